@@ -1,0 +1,51 @@
+import { readFileSync } from 'node:fs';
+import Papa from 'papaparse';
+
+/** A shipped table: its CSV under data/, the JSON made from it, and the columns that stay text. */
+export interface TableSource {
+  csv: string;
+  json: string;
+  text?: string[];
+}
+
+export const TABLES: TableSource[] = [
+  { csv: 'balls.csv', json: 'src/core/bearings/data/balls.json', text: ['fractionIn'] },
+  { csv: 'ball_sets.csv', json: 'src/core/bearings/data/ballSets.json', text: ['ballFractionIn'] },
+  { csv: 'axle_threads.csv', json: 'src/core/bearings/data/axleThreads.json' },
+  { csv: 'chain_wear.csv', json: 'src/core/inspect/data/chainWear.json', text: ['nominalWidthIn'] },
+  { csv: 'wear_limits.csv', json: 'src/core/inspect/data/wearLimits.json' },
+  { csv: 'cleaning.csv', json: 'src/core/clean/data/cleaning.json' },
+  { csv: 'soil_process.csv', json: 'src/core/clean/data/soilProcess.json' },
+  { csv: 'torque.csv', json: 'src/core/rebuild/data/torque.json', text: ['fastenerSize'] },
+  { csv: 'thread_hands.csv', json: 'src/core/strip/data/threadHands.json' },
+];
+
+type Cell = string | number | null;
+
+/** Reads one CSV: header names become camel case, empty cells null, plain numbers numbers. */
+export function readTable(table: TableSource): Record<string, Cell>[] {
+  const parsed = Papa.parse<Record<string, string>>(readFileSync(`data/${table.csv}`, 'utf8'), {
+    header: true,
+    skipEmptyLines: true,
+    transformHeader: camelCase,
+  });
+  if (parsed.errors.length > 0) {
+    throw new Error(`data/${table.csv}: ${parsed.errors.map((e) => `row ${e.row}: ${e.message}`).join('; ')}`);
+  }
+  return parsed.data.map((line) =>
+    Object.fromEntries(Object.entries(line).map(([key, value]) => [key, cell(value, table.text?.includes(key) ?? false)])),
+  );
+}
+
+function camelCase(header: string): string {
+  return header
+    .trim()
+    .split('_')
+    .map((word, i) => (i === 0 ? word : word.charAt(0).toUpperCase() + word.slice(1)))
+    .join('');
+}
+
+function cell(value: string, isText: boolean): Cell {
+  if (value === '') return null;
+  return !isText && /^-?\d+(\.\d+)?$/.test(value) ? Number(value) : value;
+}

@@ -1,0 +1,164 @@
+import { z } from 'zod';
+import { defineCalculator } from '../calculator';
+import { roundTo } from '../numbers';
+import { row, type WorkingRow } from '../verdict';
+import { bestAction, coneTables, SURE, type Action } from './coneAdvice';
+import { afterFeel, afterTurn, coneGrid, expectation, FEELS, spreadOf, startBelief } from './coneBelief';
+
+const SPANNER_MM = 150;
+const FLAT_DEG = 60;
+/** From tight the cone has been run down until it resists; from loose it has been backed off. */
+const START_DEG = { 'from-tight': 15, 'from-loose': -15 } as const;
+
+const input = z.strictObject({
+  pitchMm: z.number().min(0.2).max(3),
+  school: z.enum(['from-tight', 'from-loose']).default('from-tight'),
+  allowanceDeg: z.number().min(0).max(90).default(0).describe('what the skewer squeezes, as degrees of cone; 0 for a nutted axle'),
+  handSdDeg: z.number().min(0).max(30).default(3),
+  lockShift: z
+    .strictObject({ meanDeg: z.number().min(-60).max(60).default(5), sdDeg: z.number().min(0).max(30).default(4) })
+    .prefault({})
+    .describe('what locking the locknut drags the cone, positive tightens'),
+  bands: z
+    .strictObject({ tickDeg: z.number().min(1).max(90).default(10), smoothDeg: z.number().min(1).max(90).default(12) })
+    .prefault({}),
+  missShare: z.number().min(0).max(0.4).default(0.05).describe('share of feels read as a neighbour'),
+  trials: z
+    .array(
+      z.strictObject({
+        turnDeg: z.number().min(-720).max(720).describe('positive tightens; 0 felt again without turning'),
+        feel: z.enum(FEELS),
+        clamped: z.boolean().default(false).describe('felt with the skewer closed'),
+      }),
+    )
+    .max(60),
+});
+
+export type AdjustConeInput = z.input<typeof input>;
+type Session = z.output<typeof input>;
+
+export interface NextTurn {
+  turnDeg: number;
+  feelClamped: boolean;
+  /** Travel of the tip of a 150 mm spanner. */
+  tipTravelMm: number;
+  /** Share of one flat of a hexagon. */
+  flatShare: number;
+  words: string;
+}
+
+export interface ConeAdvice {
+  next: NextTurn | null;
+  done: boolean;
+  estimate: { toIdealDeg: number; sdDeg: number };
+  playMm: number | null;
+  rightChance: number;
+  reasons: string[];
+  working: WorkingRow[];
+}
+
+/**
+ * The next turn of a cone, from every trial so far.
+ *
+ * x = degrees tighter than where play ends, off the skewer. A turn other than 0: x ← x + turn + N(0, hand) + N(lock),
+ * since locking drags each time. With the skewer closed the bearing stands at x + allowance. Feel by where it stands:
+ * loose under −tick, tick up to 0, smooth up to smoothDeg, tight beyond, read as a neighbour in missShare of cases.
+ * A posterior over x (and over how much this bench's locking drags and how wide its bands are) gives the turn that is
+ * expected to finish soonest. Done when the last feel was taken as ridden, was smooth, and is right with 0.9.
+ *
+ * Units: degrees of cone, mm. Errors: an unknown feel, turns over two rounds. Source: Bayes' rule; two trials looked ahead.
+ * Example: one trial, tight at a turn of 0 → open by some twenty degrees and feel again.
+ */
+function run(session: Session): ConeAdvice {
+  const turned = session.trials.reduce((sum, trial) => sum + Math.abs(trial.turnDeg), 0);
+  const grid = coneGrid(session, turned);
+  const tables = coneTables(grid, session);
+  const fresh = () => startBelief(grid, START_DEG[session.school]);
+  let belief = fresh();
+  for (const trial of session.trials) {
+    belief = afterTurn(grid, belief, trial.turnDeg);
+    const table = trial.clamped ? tables.closed : tables.open;
+    const felt = afterFeel(belief, table, FEELS.indexOf(trial.feel));
+    belief = felt.chance > 1e-300 ? felt.belief : afterFeel(fresh(), table, FEELS.indexOf(trial.feel)).belief;
+  }
+
+  const { meanDeg, sdDeg } = spreadOf(grid, belief);
+  const rightChance = Math.min(1, expectation(belief, tables.right));
+  const last = session.trials.at(-1);
+  const asRidden = last !== undefined && (session.allowanceDeg === 0 || last.clamped);
+  const done = asRidden && last.feel === 'smooth' && rightChance >= SURE;
+  const toIdealDeg = session.bands.smoothDeg / 2 - session.allowanceDeg - meanDeg;
+  const opens = session.school === 'from-tight';
+  const schoolsWay = (a: Action, b: Action) => (opens ? a.turnDeg - b.turnDeg : b.turnDeg - a.turnDeg);
+  const action = done
+    ? null
+    : bestAction(tables, belief, (turn) => last !== undefined || (opens ? turn < 0 : turn > 0), schoolsWay);
+
+  return {
+    next: action && nextTurn(session, action),
+    done,
+    estimate: { toIdealDeg: roundTo(toIdealDeg, 6), sdDeg },
+    playMm: last === undefined ? null : Math.max(0, -meanDeg / 360) * session.pitchMm,
+    rightChance,
+    reasons: reasonsFor(session, { done, asRidden, rightChance, toIdealDeg, sdDeg }),
+    working: [
+      row('x', 'estimate: tighter than where play ends, skewer open', roundTo(meanDeg, 1), '°'),
+      row('σ', 'how sure', roundTo(sdDeg, 1), '°'),
+      row('a', 'allowance for the skewer', roundTo(session.allowanceDeg, 1), '°'),
+      row('i', 'to the middle of smooth as ridden = smooth/2 − a − x', roundTo(toIdealDeg, 1), '°'),
+      row('l', 'drag of locking allowed for', session.lockShift.meanDeg, '°'),
+      row('P', `chance that it is right (done from ${SURE})`, roundTo(rightChance, 3)),
+    ],
+  };
+}
+
+function nextTurn(session: Session, { turnDeg, clamped }: Action): NextTurn {
+  const size = Math.abs(turnDeg);
+  const tipTravelMm = (2 * Math.PI * SPANNER_MM * size) / 360;
+  const flatShare = size / FLAT_DEG;
+  const feelIt = session.allowanceDeg === 0 ? 'lock it and feel' : clamped ? 'lock it, close the skewer in the fork and feel' : 'lock it and feel with the skewer open';
+  const words =
+    turnDeg === 0
+      ? `Do not turn. ${session.allowanceDeg > 0 && clamped ? 'Close the skewer in the fork and feel it as it is ridden.' : 'Feel it once more at several points of the turn.'}`
+      : `${turnDeg > 0 ? 'Tighten' : 'Open'} by ${Math.round(tipTravelMm)} mm at the tip of a ${SPANNER_MM} mm spanner, ${flatWords(flatShare)} (${size}°), then ${feelIt}.`;
+  return { turnDeg, feelClamped: clamped, tipTravelMm, flatShare, words };
+}
+
+function flatWords(flats: number): string {
+  const near: [number, string][] = [
+    [1 / 16, 'a sixteenth of a flat'],
+    [1 / 8, 'an eighth of a flat'],
+    [1 / 6, 'a sixth of a flat'],
+    [1 / 5, 'a fifth of a flat'],
+    [1 / 4, 'a quarter of a flat'],
+    [1 / 3, 'a third of a flat'],
+    [1 / 2, 'half a flat'],
+    [2 / 3, 'two thirds of a flat'],
+    [3 / 4, 'three quarters of a flat'],
+    [1, 'one flat'],
+  ];
+  if (flats > 1.1) return `${roundTo(flats, 1)} flats`;
+  return `about ${near.reduce((best, item) => (Math.abs(item[0] - flats) < Math.abs(best[0] - flats) ? item : best))[1]}`;
+}
+
+function reasonsFor(
+  session: Session,
+  now: { done: boolean; asRidden: boolean; rightChance: number; toIdealDeg: number; sdDeg: number },
+): string[] {
+  const last = session.trials.at(-1);
+  const sure = `${roundTo(now.rightChance * 100, 0)} %`;
+  if (last === undefined) {
+    return session.school === 'from-tight'
+      ? ['From tight: run the cone down until it clearly resists, open by this much, lock, and feel.']
+      : ['From loose: with play still there, close by this much, lock, and feel.'];
+  }
+  if (now.done) return [`Smooth as it is ridden, and right with ${sure}. Feel it at several points of the turn before the wheel goes in.`];
+  const reasons = [`${Math.abs(roundTo(now.toIdealDeg, 0))}° too ${now.toIdealDeg < 0 ? 'tight' : 'loose'}, give or take ${roundTo(now.sdDeg, 0)}°; right with ${sure} as it stands.`];
+  if (last.feel === 'smooth' && !now.asRidden) reasons.push('Smooth with the skewer open says it will be too tight closed: the check that counts is made as it is ridden.');
+  if (last.feel === 'smooth' && now.asRidden) reasons.push('One smooth feel may be a slip of the hand: feel it again.');
+  if (session.lockShift.meanDeg !== 0) reasons.push(`Locking drags the cone about ${Math.abs(session.lockShift.meanDeg)}° ${session.lockShift.meanDeg > 0 ? 'tighter' : 'looser'}: that is allowed for.`);
+  if (session.trials.length >= 6) reasons.push('Many trials: if the feel changes round the turn, the track is pitted; set it at the tightest spot.');
+  return reasons;
+}
+
+export const bearingsAdjustCone = defineCalculator({ id: 'bearings.adjustCone', title: 'The next turn of the cone', input, run });

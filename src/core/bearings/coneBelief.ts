@@ -1,0 +1,196 @@
+import { normalCdf } from '../numbers';
+
+/**
+ * What is believed of a cone's position: x = degrees tighter than where play ends, off the skewer.
+ *
+ * The belief is a grid over x for each of a few hypotheses about the bench itself (how much locking drags on the
+ * whole, how wide the bands of feel are), because a bench whose locknut drags more than assumed, or a hand that
+ * feels finer, must not lead the adviser astray. Each trial moves every grid by the turn and weighs it by the feel.
+ */
+
+export const FEELS = ['loose', 'tick', 'smooth', 'tight'] as const;
+export type Feel = (typeof FEELS)[number];
+
+export interface ConeModel {
+  allowanceDeg: number;
+  handSdDeg: number;
+  lockShift: { meanDeg: number; sdDeg: number };
+  bands: { tickDeg: number; smoothDeg: number };
+  missShare: number;
+}
+
+interface Hypothesis {
+  weight: number;
+  /** Drag of locking under this hypothesis, degrees. */
+  dragDeg: number;
+  /** Edges between loose | tick | smooth | tight, degrees of standing. */
+  edges: readonly [number, number, number];
+}
+
+export interface ConeGrid {
+  stepDeg: number;
+  /** Cell centres, degrees. */
+  x: Float64Array;
+  turnSdDeg: number;
+  hypotheses: Hypothesis[];
+}
+
+/** One array of cell probabilities for each hypothesis; all together sum to one. */
+export type Belief = Float64Array[];
+
+const PRIOR_SD_DEG = 45;
+const SMALLEST_SD_DEG = 0.5;
+const LEAST_MISS = 0.005;
+const DRAG_OFFSETS = [
+  { sds: -1, weight: 0.2 },
+  { sds: 0, weight: 0.55 },
+  { sds: 1, weight: 0.25 },
+];
+const BAND_SCALES = [
+  { scale: 2 / 3, weight: 0.2 },
+  { scale: 1, weight: 0.6 },
+  { scale: 4 / 3, weight: 0.2 },
+];
+
+/** The grid for a model: wide enough for the start and for all that has been turned. */
+export function coneGrid(model: ConeModel, turnedDeg: number): ConeGrid {
+  const narrowest = Math.min(model.bands.tickDeg, model.bands.smoothDeg);
+  const stepDeg = narrowest < 6 ? 1 : 2;
+  const reach = Math.min(1200, 170 + model.allowanceDeg + turnedDeg);
+  const half = Math.ceil(reach / stepDeg);
+  const drags = model.lockShift.sdDeg > 0 ? DRAG_OFFSETS : [{ sds: 0, weight: 1 }];
+  return {
+    stepDeg,
+    x: Float64Array.from({ length: 2 * half + 1 }, (_, i) => (i - half) * stepDeg),
+    turnSdDeg: Math.max(SMALLEST_SD_DEG, Math.hypot(model.handSdDeg, model.lockShift.sdDeg)),
+    hypotheses: drags.flatMap((drag) =>
+      BAND_SCALES.map((band) => ({
+        weight: drag.weight * band.weight,
+        dragDeg: model.lockShift.meanDeg + drag.sds * model.lockShift.sdDeg,
+        edges: [-model.bands.tickDeg * band.scale, 0, model.bands.smoothDeg * band.scale] as const,
+      })),
+    ),
+  };
+}
+
+/** A broad start around `centreDeg`. */
+export function startBelief(grid: ConeGrid, centreDeg: number): Belief {
+  const shape = grid.x.map((x) => Math.exp(-0.5 * ((x - centreDeg) / PRIOR_SD_DEG) ** 2));
+  const total = shape.reduce((sum, p) => sum + p, 0);
+  return grid.hypotheses.map((hypothesis) => shape.map((p) => (p / total) * hypothesis.weight));
+}
+
+/** The belief after turning by `turnDeg` and locking; a turn of 0 changes nothing. Mass past an end stays at the end. */
+export function afterTurn(grid: ConeGrid, belief: Belief, turnDeg: number): Belief {
+  if (turnDeg === 0) return belief;
+  return belief.map((cells, h) => moved(grid, cells, turnDeg + grid.hypotheses[h]!.dragDeg));
+}
+
+function moved(grid: ConeGrid, cells: Float64Array, meanDeg: number): Float64Array {
+  const { stepDeg, turnSdDeg } = grid;
+  const from = Math.floor((meanDeg - 4 * turnSdDeg) / stepDeg);
+  const to = Math.ceil((meanDeg + 4 * turnSdDeg) / stepDeg);
+  const kernel = new Float64Array(to - from + 1);
+  let total = 0;
+  for (let k = from; k <= to; k++) {
+    const p =
+      normalCdf(((k + 0.5) * stepDeg - meanDeg) / turnSdDeg) - normalCdf(((k - 0.5) * stepDeg - meanDeg) / turnSdDeg);
+    kernel[k - from] = Math.max(0, p);
+    total += kernel[k - from]!;
+  }
+  const next = new Float64Array(cells.length);
+  const last = cells.length - 1;
+  for (let i = 0; i <= last; i++) {
+    const mass = cells[i]!;
+    if (mass < 1e-9) continue;
+    for (let k = 0; k < kernel.length; k++) {
+      const at = i + from + k;
+      next[at < 0 ? 0 : at > last ? last : at]! += (mass * kernel[k]!) / total;
+    }
+  }
+  return next;
+}
+
+/** Share of a cell that lies between two standings, so that a band's edge may fall inside a cell. */
+function overlap(centre: number, step: number, from: number, to: number): number {
+  return Math.max(0, Math.min(centre + step / 2, to) - Math.max(centre - step / 2, from)) / step;
+}
+
+/** Chance of each feel in each cell, for one hypothesis, with the skewer open (shift 0) or closed (shift allowance). */
+export type FeelTable = Float64Array[][];
+
+export function feelTable(grid: ConeGrid, model: ConeModel, clamped: boolean): FeelTable {
+  const shift = clamped ? model.allowanceDeg : 0;
+  const miss = Math.max(LEAST_MISS, model.missShare);
+  return grid.hypotheses.map(({ edges }) => {
+    const bounds = [-Infinity, ...edges, Infinity];
+    const inBand = FEELS.map((_, f) => grid.x.map((x) => overlap(x + shift, grid.stepDeg, bounds[f]!, bounds[f + 1]!)));
+    return FEELS.map((_, f) =>
+      grid.x.map((_x, i) => {
+        const neighbour = (g: number) => {
+          if (g < 0 || g >= FEELS.length) return 0;
+          const neighbours = g === 0 || g === FEELS.length - 1 ? 1 : 2;
+          return (inBand[g]![i]! * miss) / neighbours;
+        };
+        return inBand[f]![i]! * (1 - miss) + neighbour(f - 1) + neighbour(f + 1);
+      }),
+    );
+  });
+}
+
+/** Share of each cell in which the bearing stands right as ridden, for each hypothesis. */
+export function rightTable(grid: ConeGrid, model: ConeModel): Float64Array[] {
+  return grid.hypotheses.map(({ edges }) =>
+    grid.x.map((x) => overlap(x + model.allowanceDeg, grid.stepDeg, edges[1], edges[2])),
+  );
+}
+
+/** The belief weighed by a feel, and how likely that feel was. A feel that was all but impossible starts afresh. */
+export function afterFeel(belief: Belief, table: FeelTable, feel: number): { belief: Belief; chance: number } {
+  let chance = 0;
+  const weighed = belief.map((cells, h) => {
+    const likelihood = table[h]![feel]!;
+    const next = new Float64Array(cells.length);
+    for (let i = 0; i < cells.length; i++) {
+      const p = cells[i]! * likelihood[i]!;
+      next[i] = p;
+      chance += p;
+    }
+    return next;
+  });
+  if (chance > 1e-300) for (const cells of weighed) for (let i = 0; i < cells.length; i++) cells[i] = cells[i]! / chance;
+  return { belief: weighed, chance };
+}
+
+/** Sum over hypotheses and cells of belief times a table. */
+export function expectation(belief: Belief, table: Float64Array[]): number {
+  let sum = 0;
+  belief.forEach((cells, h) => {
+    const weights = table[h]!;
+    for (let i = 0; i < cells.length; i++) sum += cells[i]! * weights[i]!;
+  });
+  return sum;
+}
+
+/** Mean and standard deviation of x, degrees. */
+export function spreadOf(grid: ConeGrid, belief: Belief): { meanDeg: number; sdDeg: number } {
+  let mean = 0;
+  let square = 0;
+  for (const cells of belief) {
+    for (let i = 0; i < cells.length; i++) {
+      mean += cells[i]! * grid.x[i]!;
+      square += cells[i]! * grid.x[i]! ** 2;
+    }
+  }
+  return { meanDeg: mean, sdDeg: Math.sqrt(Math.max(0, square - mean * mean)) };
+}
+
+/** Quantile of x over all hypotheses, degrees. */
+export function beliefQuantile(grid: ConeGrid, belief: Belief, q: number): number {
+  let sum = 0;
+  for (let i = 0; i < grid.x.length; i++) {
+    for (const cells of belief) sum += cells[i]!;
+    if (sum >= q) return grid.x[i]!;
+  }
+  return grid.x[grid.x.length - 1]!;
+}

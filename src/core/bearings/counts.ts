@@ -1,0 +1,57 @@
+export const MISMATCH_ANSWERS = ['lost', 'split', 'came-short', 'came-overfull'] as const;
+export type MismatchAnswer = (typeof MISMATCH_ANSWERS)[number];
+
+export interface BallCounts {
+  out: number | null;
+  holds: number | null;
+  in: number | null;
+  answer: MismatchAnswer | null;
+}
+
+export interface CountCheck {
+  /** What does not agree, in words; null when all that is known agrees. */
+  question: string | null;
+  /** The answers that can explain it. */
+  answers: MismatchAnswer[];
+  settled: boolean;
+}
+
+/**
+ * Whether the three numbers of one side agree: balls that came out, what the cup holds when filled, what went in.
+ * Any two that differ are asked about; a mismatch is settled by an answer that can explain it, and a last count in
+ * that differs from what the cup holds is never settled by silence.
+ *
+ * Example: out nine, holds nine, in eight → asked, answered by lost.
+ */
+export function checkCounts(counts: BallCounts): CountCheck {
+  const { out, holds, in: put, answer } = counts;
+  const questions: string[] = [];
+  const answers = new Set<MismatchAnswer>();
+  if (out !== null && holds !== null && out < holds) {
+    questions.push(`${out} came out and the cup holds ${holds}`);
+    for (const possible of ['came-short', 'lost', 'split'] as const) answers.add(possible);
+  }
+  if (out !== null && holds !== null && out > holds) {
+    questions.push(`${out} came out and the cup holds only ${holds}`);
+    answers.add('came-overfull');
+  }
+  const due = holds ?? out;
+  if (put !== null && due !== null && put < due) {
+    questions.push(`${put} went in where ${due} belong`);
+    for (const possible of ['lost', 'split'] as const) answers.add(possible);
+  }
+  if (put !== null && due !== null && put > due) {
+    questions.push(`${put} went in where ${due} belong`);
+    answers.add('came-overfull');
+  }
+  return {
+    question: questions.length ? `${questions.join('; ')}.` : null,
+    answers: [...answers],
+    settled: questions.length === 0 || (answer !== null && answers.has(answer)),
+  };
+}
+
+/** Balls to put in: what the cup holds when filled, else what came out. */
+export function ballsDue(counts: BallCounts): number | null {
+  return counts.holds ?? counts.out;
+}

@@ -1,0 +1,19 @@
+import { z } from 'zod';
+import { parseTable, provenance } from '../../table';
+import json from './balls.json';
+
+export const ballRow = z.strictObject({
+  fractionIn: z.string(),
+  diameterIn: z.number(),
+  diameterMm: z.number(),
+  massG: z.number(),
+  wearLimitMm: z.number(),
+  rejectBelowMm: z.number(),
+  usualPlaces: z.string(),
+  ...provenance,
+  wearLimitConfidence: provenance.confidence,
+  usageConfidence: provenance.confidence,
+});
+export type BallRow = z.output<typeof ballRow>;
+
+export const balls = parseTable(ballRow, json);

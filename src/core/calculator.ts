@@ -1,0 +1,126 @@
+import { z } from 'zod';
+
+z.config({ jitless: true });
+
+/** A refused field: where it stands (dot-joined, '' for the whole input) and what to do about it. */
+export interface InputError {
+  path: string;
+  message: string;
+}
+
+/** A calculator reachable by its id from the worker, the command line and over HTTP. */
+export interface Calculator<Schema extends z.ZodType = z.ZodType, Output = unknown> {
+  id: string;
+  title: string;
+  input: Schema;
+  run(input: z.output<Schema>): Output;
+}
+
+/** Keeps the types of schema and output while checking the shape. */
+export function defineCalculator<Schema extends z.ZodType, Output>(
+  calculator: Calculator<Schema, Output>,
+): Calculator<Schema, Output> {
+  return calculator;
+}
+
+export type Answer<Output = unknown> = { ok: true; output: Output } | { ok: false; errors: InputError[] };
+
+/**
+ * Parses unknown input with the calculator's schema and runs it.
+ * Every refused field is listed at once; the run itself never sees unchecked data.
+ */
+export function answer<Schema extends z.ZodType, Output>(
+  calculator: Calculator<Schema, Output>,
+  input: unknown,
+): Answer<Output> {
+  const parsed = calculator.input.safeParse(input, { reportInput: true });
+  if (!parsed.success) return { ok: false, errors: inputErrors(parsed.error.issues) };
+  return { ok: true, output: calculator.run(parsed.data) };
+}
+
+/**
+ * A rule that spans several fields. It is tried even when another field is already refused, so that all
+ * errors come at once; a test that stumbles over a wrongly typed neighbour counts as passed, because that
+ * neighbour has its own error. `message` may be built from the value.
+ */
+export function rule<Schema extends z.ZodType>(
+  schema: Schema,
+  path: PropertyKey[],
+  holds: (value: z.output<Schema>) => boolean,
+  message: string | ((value: z.output<Schema>) => string),
+): Schema {
+  const checked = schema.refine(
+    (value) => {
+      try {
+        return holds(value as z.output<Schema>);
+      } catch {
+        return true;
+      }
+    },
+    {
+      path,
+      error: (issue) => (typeof message === 'string' ? message : message(issue.input as z.output<Schema>)),
+      when: () => true,
+    },
+  );
+  return checked as unknown as Schema;
+}
+
+/** Zod's issues as dot-joined paths with sentences for a mechanic. */
+export function inputErrors(issues: readonly z.core.$ZodIssue[]): InputError[] {
+  return issues.flatMap((issue) => {
+    if (issue.code === 'unrecognized_keys') {
+      return issue.keys.map((key) => ({
+        path: joined([...issue.path, key]),
+        message: `"${key}" is not asked for here; check the spelling or leave it out`,
+      }));
+    }
+    return [{ path: joined(issue.path), message: sentence(issue) }];
+  });
+}
+
+function joined(path: readonly PropertyKey[]): string {
+  return path.map(String).join('.');
+}
+
+const KINDS: Record<string, string> = {
+  number: 'a number',
+  int: 'a whole number',
+  string: 'text',
+  boolean: 'true or false',
+  array: 'a list',
+  object: 'an object with named fields',
+  null: 'nothing (null)',
+};
+
+function sentence(issue: z.core.$ZodIssue): string {
+  switch (issue.code) {
+    case 'invalid_type': {
+      const wanted = KINDS[issue.expected] ?? issue.expected;
+      if (issue.input === undefined) return `missing: give ${wanted}`;
+      const found = typeof issue.input === 'string' ? `, not the text "${issue.input.slice(0, 40)}"` : '';
+      return `give ${wanted}${found}`;
+    }
+    case 'too_small':
+      if (issue.origin === 'array') return `give at least ${String(issue.minimum)}`;
+      if (issue.origin === 'string') return 'give at least one character';
+      return issue.inclusive ? `must be at least ${String(issue.minimum)}` : `must be more than ${String(issue.minimum)}`;
+    case 'too_big':
+      if (issue.origin === 'array') return `give at most ${String(issue.maximum)}`;
+      if (issue.origin === 'string') return `use at most ${String(issue.maximum)} characters`;
+      return issue.inclusive ? `must be at most ${String(issue.maximum)}` : `must be less than ${String(issue.maximum)}`;
+    case 'invalid_value':
+      if (issue.input === undefined) return `missing: choose one of ${issue.values.map(show).join(', ')}`;
+      return issue.values.length === 1 ? `must be ${show(issue.values[0])}` : `choose one of ${issue.values.map(show).join(', ')}`;
+    case 'not_multiple_of':
+      return issue.divisor === 1 ? 'give a whole number' : `must be a multiple of ${issue.divisor}`;
+    case 'invalid_format':
+      return issue.message.startsWith('Invalid') ? 'is not written as it should be' : issue.message;
+    default:
+      return issue.message;
+  }
+}
+
+function show(value: unknown): string {
+  return value === null ? 'null' : String(value);
+}

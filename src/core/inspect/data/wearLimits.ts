@@ -1,0 +1,19 @@
+import { z } from 'zod';
+import { parseTable, provenance } from '../../table';
+import json from './wearLimits.json';
+
+export const wearLimitRow = z.strictObject({
+  part: z.string(),
+  check: z.string(),
+  direction: z.enum(['renew_below', 'renew_above', 'any_sign']),
+  thresholdWarn: z.number().nullable(),
+  thresholdRenew: z.number().nullable(),
+  unit: z.string().nullable(),
+  badSign: z.string(),
+  whatBadMeans: z.string(),
+  safetyCritical: z.enum(['yes', 'no']),
+  ...provenance,
+});
+export type WearLimitRow = z.output<typeof wearLimitRow>;
+
+export const wearLimits = parseTable(wearLimitRow, json);

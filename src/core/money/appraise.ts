@@ -1,0 +1,253 @@
+import { z } from 'zod';
+import { defineCalculator, rule } from '../calculator';
+import { currencyCode, minorUnits, orderedRange, wholeNumber, workMinutes } from '../fields';
+import { atLeast, floorForgiving, mean, moreThan, quantileSorted, roundHalfUp, roundTo } from '../numbers';
+import { minorUnit, row, type WorkingRow } from '../verdict';
+import { pertMean, pertQuantile } from './pert';
+import { uniformStream } from './streams';
+
+const BINS = 36;
+const CURVE_CONFIDENCES = [0.5, 0.55, 0.6, 0.65, 0.7, 0.75, 0.8, 0.85, 0.9, 0.95];
+
+const costLine = z.strictObject({
+  label: z.string().min(1).max(120),
+  kind: z.enum(['standing', 'fault']).default('fault').describe('ordinary work that every bicycle takes, or a fault'),
+  chance: z.number().min(0).max(1).default(1).describe('share of the cases in which it happens'),
+  parts: orderedRange(minorUnits),
+  minutes: orderedRange(workMinutes),
+});
+
+const shape = z
+  .strictObject({
+    currency: currencyCode,
+    asking: minorUnits,
+    resale: orderedRange(minorUnits),
+    costs: z.array(costLine).max(100),
+    otherCosts: minorUnits.default(0),
+    fee: z
+      .strictObject({ percent: z.number().min(0).max(100).default(0), fixed: minorUnits.default(0) })
+      .default({ percent: 0, fixed: 0 }),
+    labourPerHour: minorUnits.default(0),
+    target: z.strictObject({ kind: z.enum(['profit', 'hourly']), amount: minorUnits }),
+    confidence: z.number().min(0.5).max(0.99).default(0.8),
+    trials: z.number().multipleOf(1).min(1000).max(200_000).default(20_000),
+    seed: wholeNumber.default(1),
+  })
+  .describe('Labels of costs are unique; every range has low ≤ likely ≤ high.');
+
+const input = rule(
+  shape,
+  ['costs'],
+  (value) => new Set(value.costs.map((line) => line.label)).size === value.costs.length,
+  (value) => {
+    const seen = new Set<string>();
+    const twice = value.costs.find((line) => seen.size === seen.add(line.label).size);
+    return `two lines are called "${twice?.label ?? ''}": give each a name of its own`;
+  },
+);
+
+export type AppraiseInput = z.input<typeof input>;
+type Case = z.output<typeof input>;
+type CostLine = z.output<typeof costLine>;
+
+export interface Percentiles {
+  p10: number;
+  p50: number;
+  p90: number;
+}
+
+export interface Appraisal {
+  ceiling: number;
+  atAsking: {
+    profit: Percentiles & { mean: number };
+    hourly: Percentiles | null;
+    lossChance: number;
+    targetChance: number;
+  };
+  minutes: Percentiles;
+  drivers: { label: string; kind: 'standing' | 'fault'; lift: number }[];
+  resaleSpread: number;
+  verdict: 'buy' | 'haggle' | 'walk-away';
+  reasons: string[];
+  working: WorkingRow[];
+  /** Profit at the asking price in equal bins, for a drawing of the spread. */
+  spread: { from: number; to: number; count: number }[];
+  /** The most that may be paid at each confidence, for a curve of price against chance. */
+  priceCurve: { confidence: number; price: number }[];
+}
+
+/** Draws of one line over all trials: what it costs in parts and how long it takes, both nought where it does not happen. */
+function drawLine(line: CostLine, seed: number, trials: number): { parts: Float64Array; minutes: Float64Array } {
+  const next = uniformStream(seed, `cost:${line.label}`);
+  const partsAt = pertQuantile(line.parts);
+  const minutesAt = pertQuantile(line.minutes);
+  const parts = new Float64Array(trials);
+  const minutes = new Float64Array(trials);
+  for (let i = 0; i < trials; i++) {
+    const happens = next() < line.chance;
+    const partsDraw = partsAt(next());
+    const minutesDraw = minutesAt(next());
+    if (happens) {
+      parts[i] = partsDraw;
+      minutes[i] = minutesDraw;
+    }
+  }
+  return { parts, minutes };
+}
+
+/** What the buyer could pay in one trial, before any price: net − labour − profit, or net − wage·hours. */
+function affordable(problem: Case, net: Float64Array, minutes: Float64Array): Float64Array {
+  const perMinute = (problem.target.kind === 'profit' ? problem.labourPerHour : problem.target.amount) / 60;
+  const fixed = problem.target.kind === 'profit' ? problem.target.amount : 0;
+  return net.map((value, i) => value - perMinute * minutes[i]! - fixed);
+}
+
+function percentiles(sorted: Float64Array, round: (v: number) => number): Percentiles {
+  return {
+    p10: round(quantileSorted(sorted, 0.1)),
+    p50: round(quantileSorted(sorted, 0.5)),
+    p90: round(quantileSorted(sorted, 0.9)),
+  };
+}
+
+function shareWhere(values: Float64Array, holds: (value: number) => boolean): number {
+  let count = 0;
+  for (const value of values) if (holds(value)) count++;
+  return count / values.length;
+}
+
+function histogram(sorted: Float64Array): Appraisal['spread'] {
+  const from = quantileSorted(sorted, 0.002);
+  const to = quantileSorted(sorted, 0.998);
+  const width = (to - from) / BINS;
+  if (!(width > 0)) return [{ from: roundHalfUp(from), to: roundHalfUp(from), count: sorted.length }];
+  const counts = new Array<number>(BINS).fill(0);
+  for (const value of sorted) {
+    const bin = Math.floor((value - from) / width);
+    counts[Math.min(BINS - 1, Math.max(0, bin))]!++;
+  }
+  return counts.map((count, i) => ({
+    from: roundHalfUp(from + i * width),
+    to: roundHalfUp(from + (i + 1) * width),
+    count,
+  }));
+}
+
+/**
+ * What may be paid for a bicycle.
+ *
+ * Each trial draws the resale and every cost: net = resale·(1−percent/100) − fixed − otherCosts − Σ parts,
+ * hours = Σ minutes/60, profit = net − price − labourPerHour·hours, hourly = (net − price)/hours.
+ * The raw ceiling is the (1−confidence) quantile of net − labour − amount (profit) or net − amount·hours
+ * (hourly). A driver's lift is how far the raw ceiling rises, on the same draws, when its line is left out.
+ *
+ * Units: money in minor units, time in minutes. Errors: ranges out of order, a label used twice.
+ * Source: Monte Carlo over three-point (PERT) estimates.
+ * Example: a bicycle that fetches exactly 300.00, with no costs and 50.00 of profit wanted, has a ceiling of 250.00.
+ */
+function run(problem: Case): Appraisal {
+  const { trials, seed } = problem;
+  const nextResale = uniformStream(seed, 'resale');
+  const resaleAt = pertQuantile(problem.resale);
+  const keep = 1 - problem.fee.percent / 100;
+  const resale = Float64Array.from({ length: trials }, () => resaleAt(nextResale()));
+  const net = resale.map((value) => value * keep - problem.fee.fixed - problem.otherCosts);
+  const minutes = new Float64Array(trials);
+  const lines = problem.costs.map((line) => {
+    const drawn = drawLine(line, seed, trials);
+    for (let i = 0; i < trials; i++) {
+      net[i] = net[i]! - drawn.parts[i]!;
+      minutes[i] = minutes[i]! + drawn.minutes[i]!;
+    }
+    return drawn;
+  });
+
+  const payable = affordable(problem, net, minutes);
+  const sortedPayable = Float64Array.from(payable).sort();
+  const rawCeiling = quantileSorted(sortedPayable, 1 - problem.confidence);
+  const evenCeiling = quantileSorted(sortedPayable, 0.5);
+  const liftOf = (change: (i: number) => number) =>
+    roundHalfUp(quantileSorted(payable.map((value, i) => value + change(i)).sort(), 1 - problem.confidence) - rawCeiling);
+
+  const perMinute = (problem.target.kind === 'profit' ? problem.labourPerHour : problem.target.amount) / 60;
+  const drivers = problem.costs
+    .map((line, at) => {
+      const { parts, minutes: taken } = lines[at]!;
+      return { label: line.label, kind: line.kind, lift: liftOf((i) => parts[i]! + perMinute * taken[i]!) };
+    })
+    .sort((a, b) => b.lift - a.lift || (a.label < b.label ? -1 : 1));
+  const resaleMean = pertMean(problem.resale);
+  const resaleSpread = liftOf((i) => (resaleMean - resale[i]!) * keep);
+
+  const labourPerMinute = problem.labourPerHour / 60;
+  const profit = net.map((value, i) => value - problem.asking - labourPerMinute * minutes[i]!);
+  const sortedProfit = Float64Array.from(profit).sort();
+  const sortedMinutes = Float64Array.from(minutes).sort();
+  const hourly = sortedMinutes[0]! > 0 ? net.map((value, i) => ((value - problem.asking) * 60) / minutes[i]!).sort() : null;
+
+  const verdict = atLeast(rawCeiling, problem.asking)
+    ? 'buy'
+    : atLeast(evenCeiling, problem.asking)
+      ? 'haggle'
+      : 'walk-away';
+  const ceiling = Math.max(0, floorForgiving(rawCeiling));
+  const appraisal = {
+    ceiling,
+    atAsking: {
+      profit: { ...percentiles(sortedProfit, roundHalfUp), mean: roundHalfUp(mean(profit)) },
+      hourly: hourly ? percentiles(hourly, roundHalfUp) : null,
+      lossChance: shareWhere(profit, (value) => moreThan(0, value)),
+      targetChance: shareWhere(payable, (value) => atLeast(value, problem.asking)),
+    },
+    minutes: percentiles(sortedMinutes, (value) => roundTo(value, 3)),
+    drivers,
+    resaleSpread,
+    verdict,
+  } as const;
+  return {
+    ...appraisal,
+    reasons: reasonsFor(problem, appraisal, rawCeiling, evenCeiling),
+    working: [
+      row('c', 'confidence', problem.confidence),
+      row('n', 'trials on the same seed', trials),
+      row('a', problem.target.kind === 'profit' ? 'profit wanted' : 'wanted an hour', problem.target.amount, minorUnit(problem.currency)),
+      row('Q', `payable at ${percent(problem.confidence)}: the (1−c) quantile of net − ${problem.target.kind === 'profit' ? 'labour − a' : 'a·hours'}`, roundTo(rawCeiling, 2), minorUnit(problem.currency)),
+      row('Q½', 'payable at even odds', roundTo(evenCeiling, 2), minorUnit(problem.currency)),
+      row('h', 'hours of work, middle case', roundTo(appraisal.minutes.p50 / 60, 2), 'h'),
+    ],
+    spread: histogram(sortedProfit),
+    priceCurve: CURVE_CONFIDENCES.map((confidence) => ({
+      confidence,
+      price: Math.max(0, floorForgiving(quantileSorted(sortedPayable, 1 - confidence))),
+    })),
+  };
+}
+
+function percent(value: number): string {
+  return `${roundTo(value * 100, 1)} %`;
+}
+
+function money(value: number, currency: string): string {
+  return `${currency} ${(value / 100).toFixed(2)}`;
+}
+
+function reasonsFor(
+  problem: Case,
+  found: Pick<Appraisal, 'verdict' | 'drivers' | 'resaleSpread' | 'atAsking' | 'ceiling'>,
+  rawCeiling: number,
+  evenCeiling: number,
+): string[] {
+  const wanted = problem.target.kind === 'profit' ? 'the profit wanted' : 'the wage wanted';
+  const reasons: string[] = [];
+  if (found.verdict === 'buy') reasons.push(`The asking price leaves ${wanted} in ${percent(found.atAsking.targetChance)} of the cases; ${percent(problem.confidence)} was asked for.`);
+  if (found.verdict === 'haggle') reasons.push(`At the asking price ${wanted} comes out in ${percent(found.atAsking.targetChance)} of the cases, not in ${percent(problem.confidence)}: offer ${money(found.ceiling, problem.currency)} or less.`);
+  if (found.verdict === 'walk-away') reasons.push(`Even at even odds it may cost no more than ${money(Math.max(0, floorForgiving(evenCeiling)), problem.currency)}.`);
+  if (rawCeiling < 0) reasons.push('As a gift it would still miss the target: the work and parts eat more than it fetches.');
+  if (found.atAsking.lossChance > 0) reasons.push(`At the asking price it loses money in ${percent(found.atAsking.lossChance)} of the cases.`);
+  const worst = found.drivers.filter((driver) => driver.kind === 'fault' && driver.lift > 0)[0];
+  if (worst) reasons.push(`"${worst.label}" weighs most: without it the ceiling would be ${money(worst.lift, problem.currency)} higher.`);
+  if (worst && found.resaleSpread > worst.lift) reasons.push('What it fetches is less certain than any fault: look for sold prices before looking for faults.');
+  return reasons;
+}
+
+export const moneyAppraise = defineCalculator({ id: 'money.appraise', title: 'What may be paid', input, run });

@@ -1,0 +1,52 @@
+import { bearingsAdjustCone } from './bearings/adjustCone';
+import { bearingsBallCount } from './bearings/ballCount';
+import { bearingsClampAllowance } from './bearings/clampAllowance';
+import { bearingsGrade } from './bearings/grade';
+import { bearingsIdentifyBall } from './bearings/identifyBall';
+import type { Calculator } from './calculator';
+import { cleanOptions } from './clean/options';
+import { decideJobs } from './decide/jobs';
+import { inspectChainWear } from './inspect/chainWear';
+import { inspectCrankPlay } from './inspect/crankPlay';
+import { inspectDisc } from './inspect/disc';
+import { inspectLookOver } from './inspect/lookOver';
+import { inspectWearLimit } from './inspect/wearLimit';
+import { moneyAppraise } from './money/appraise';
+import { moneyResult } from './money/result';
+import { rebuildBolts } from './rebuild/bolts';
+import { stripTurn } from './strip/turn';
+
+/** Every calculator; the worker, the command line and the HTTP route know no other list. */
+export const registry = [
+  moneyAppraise,
+  moneyResult,
+  inspectChainWear,
+  inspectDisc,
+  inspectCrankPlay,
+  inspectWearLimit,
+  inspectLookOver,
+  decideJobs,
+  stripTurn,
+  cleanOptions,
+  bearingsBallCount,
+  bearingsIdentifyBall,
+  bearingsClampAllowance,
+  bearingsAdjustCone,
+  bearingsGrade,
+  rebuildBolts,
+] as const;
+
+type Registered = (typeof registry)[number];
+export type CalculatorId = Registered['id'];
+
+const byId = new Map<string, Calculator>(registry.map((calculator) => [calculator.id, calculator as unknown as Calculator]));
+
+/** The calculator with this id, or undefined. */
+export function calculator(id: string): Calculator | undefined {
+  return byId.get(id);
+}
+
+/** All ids in their order. */
+export function calculatorIds(): string[] {
+  return [...byId.keys()];
+}

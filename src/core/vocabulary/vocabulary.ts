@@ -1,0 +1,50 @@
+import { z } from 'zod';
+import placesJson from './places.json';
+import statesJson from './states.json';
+
+z.config({ jitless: true });
+
+export const STATES = ['fine', 'watch', 'service', 'replace', 'unsafe', 'not-looked-at'] as const;
+export type StateId = (typeof STATES)[number];
+
+export const placeRow = z.strictObject({
+  id: z.string(),
+  label: z.string(),
+  kind: z.enum(['frame', 'bearing', 'cockpit', 'brake', 'drivetrain', 'wheel', 'cables', 'fittings']),
+  side: z.enum(['left', 'right']).nullable(),
+});
+
+const statesFile = z.strictObject({
+  states: z.array(z.strictObject({ id: z.enum(STATES), label: z.string(), rank: z.number() })),
+  verdicts: z.array(z.strictObject({ calculator: z.string(), verdict: z.string(), state: z.enum(STATES) })),
+});
+
+/** Every location on the bicycle, by id. */
+export const places = z.array(placeRow).parse(placesJson);
+const vocabulary = statesFile.parse(statesJson);
+
+/** Every state, with its word and how grave it is. */
+export const states = vocabulary.states;
+export const verdictStates = vocabulary.verdicts;
+
+/** The word for a place. Example: `placeLabel('hub.front')` is "Front hub". */
+export function placeLabel(id: string): string {
+  return places.find((place) => place.id === id)?.label ?? id;
+}
+
+/** The word for a state. */
+export function stateLabel(id: StateId): string {
+  return states.find((state) => state.id === id)!.label;
+}
+
+/** Which of two states is graver; "not looked at" is never graver than a finding. */
+export function stateRank(id: StateId): number {
+  return states.find((state) => state.id === id)!.rank;
+}
+
+/** The state that a calculator's verdict stands for; a verdict without a row is a fault of ours. */
+export function stateOf(calculator: string, verdict: string): StateId {
+  const found = verdictStates.find((line) => line.calculator === calculator && line.verdict === verdict);
+  if (!found) throw new Error(`no state for ${calculator} "${verdict}"`);
+  return found.state;
+}
