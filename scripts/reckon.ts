@@ -34,7 +34,9 @@ function reckonText(id: string, text: string): { body: unknown; refused: boolean
 async function readAll(): Promise<string> {
   const chunks: Buffer[] = [];
   for await (const chunk of process.stdin) chunks.push(chunk as Buffer);
-  return Buffer.concat(chunks).toString('utf8').replace(/^\uFEFF/, '');
+  return Buffer.concat(chunks)
+    .toString('utf8')
+    .replace(/^\uFEFF/, '');
 }
 
 async function main(): Promise<number> {
@@ -43,7 +45,10 @@ async function main(): Promise<number> {
   const [id] = words.filter((word) => !word.startsWith('--'));
   const strange = [...flags].find((flag) => !['--list', '--schema', '--lines'].includes(flag));
   if (strange) {
-    write({ errors: [{ path: 'id', message: `${strange} is not known; use --list, --schema <id>, <id> or <id> --lines` }], ids: registry.map((c) => c.id) });
+    write({
+      errors: [{ path: 'id', message: `${strange} is not known; use --list, --schema <id>, <id> or <id> --lines` }],
+      ids: registry.map((c) => c.id),
+    });
     return REFUSED;
   }
   if (flags.has('--list')) {

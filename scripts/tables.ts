@@ -33,7 +33,9 @@ export function readTable(table: TableSource): Record<string, Cell>[] {
     throw new Error(`data/${table.csv}: ${parsed.errors.map((e) => `row ${e.row}: ${e.message}`).join('; ')}`);
   }
   return parsed.data.map((line) =>
-    Object.fromEntries(Object.entries(line).map(([key, value]) => [key, cell(value, table.text?.includes(key) ?? false)])),
+    Object.fromEntries(
+      Object.entries(line).map(([key, value]) => [key, cell(value, table.text?.includes(key) ?? false)]),
+    ),
   );
 }
 

@@ -52,7 +52,7 @@ export function rule<Schema extends z.ZodType>(
   const checked = schema.refine(
     (value) => {
       try {
-        return holds(value as z.output<Schema>);
+        return holds(value);
       } catch {
         return true;
       }
@@ -63,7 +63,7 @@ export function rule<Schema extends z.ZodType>(
       when: () => true,
     },
   );
-  return checked as unknown as Schema;
+  return checked;
 }
 
 /** Zod's issues as dot-joined paths with sentences for a mechanic. */
@@ -104,14 +104,20 @@ function sentence(issue: z.core.$ZodIssue): string {
     case 'too_small':
       if (issue.origin === 'array') return `give at least ${String(issue.minimum)}`;
       if (issue.origin === 'string') return 'give at least one character';
-      return issue.inclusive ? `must be at least ${String(issue.minimum)}` : `must be more than ${String(issue.minimum)}`;
+      return issue.inclusive
+        ? `must be at least ${String(issue.minimum)}`
+        : `must be more than ${String(issue.minimum)}`;
     case 'too_big':
       if (issue.origin === 'array') return `give at most ${String(issue.maximum)}`;
       if (issue.origin === 'string') return `use at most ${String(issue.maximum)} characters`;
-      return issue.inclusive ? `must be at most ${String(issue.maximum)}` : `must be less than ${String(issue.maximum)}`;
+      return issue.inclusive
+        ? `must be at most ${String(issue.maximum)}`
+        : `must be less than ${String(issue.maximum)}`;
     case 'invalid_value':
       if (issue.input === undefined) return `missing: choose one of ${issue.values.map(show).join(', ')}`;
-      return issue.values.length === 1 ? `must be ${show(issue.values[0])}` : `choose one of ${issue.values.map(show).join(', ')}`;
+      return issue.values.length === 1
+        ? `must be ${show(issue.values[0])}`
+        : `choose one of ${issue.values.map(show).join(', ')}`;
     case 'not_multiple_of':
       return issue.divisor === 1 ? 'give a whole number' : `must be a multiple of ${issue.divisor}`;
     case 'invalid_format':
@@ -122,5 +128,5 @@ function sentence(issue: z.core.$ZodIssue): string {
 }
 
 function show(value: unknown): string {
-  return value === null ? 'null' : String(value);
+  return typeof value === 'string' ? value : JSON.stringify(value);
 }

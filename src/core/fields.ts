@@ -17,10 +17,20 @@ export const currencyCode = z
   .describe('ISO 4217 currency code');
 
 /** Money in integer minor units, zero or more. */
-export const minorUnits = z.number().multipleOf(1).min(0).max(MAX_MINOR).describe('money in whole minor units (pence, cents)');
+export const minorUnits = z
+  .number()
+  .multipleOf(1)
+  .min(0)
+  .max(MAX_MINOR)
+  .describe('money in whole minor units (pence, cents)');
 
 /** Money in integer minor units that may be negative. */
-export const signedMinorUnits = z.number().multipleOf(1).min(-MAX_MINOR).max(MAX_MINOR).describe('money in whole minor units');
+export const signedMinorUnits = z
+  .number()
+  .multipleOf(1)
+  .min(-MAX_MINOR)
+  .max(MAX_MINOR)
+  .describe('money in whole minor units');
 
 /** Minutes of work, zero or more; a week of bench time at most. */
 export const workMinutes = z

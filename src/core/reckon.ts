@@ -10,7 +10,11 @@ export type Reckoning =
 export function reckon(id: string, input: unknown): Reckoning {
   const found = calculator(id);
   if (!found) {
-    return { status: 'unknown-id', errors: [{ path: 'id', message: `"${id}" is no calculator; choose one of the ids listed` }], ids: calculatorIds() };
+    return {
+      status: 'unknown-id',
+      errors: [{ path: 'id', message: `"${id}" is no calculator; choose one of the ids listed` }],
+      ids: calculatorIds(),
+    };
   }
   const result = answer(found, input);
   return result.ok ? { status: 'ok', output: result.output } : { status: 'refused', errors: result.errors };

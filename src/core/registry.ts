@@ -39,7 +39,9 @@ export const registry = [
 type Registered = (typeof registry)[number];
 export type CalculatorId = Registered['id'];
 
-const byId = new Map<string, Calculator>(registry.map((calculator) => [calculator.id, calculator as unknown as Calculator]));
+const byId = new Map<string, Calculator>(
+  registry.map((calculator) => [calculator.id, calculator as unknown as Calculator]),
+);
 
 /** The calculator with this id, or undefined. */
 export function calculator(id: string): Calculator | undefined {

@@ -13,7 +13,12 @@ const START_DEG = { 'from-tight': 15, 'from-loose': -15 } as const;
 const input = z.strictObject({
   pitchMm: z.number().min(0.2).max(3),
   school: z.enum(['from-tight', 'from-loose']).default('from-tight'),
-  allowanceDeg: z.number().min(0).max(90).default(0).describe('what the skewer squeezes, as degrees of cone; 0 for a nutted axle'),
+  allowanceDeg: z
+    .number()
+    .min(0)
+    .max(90)
+    .default(0)
+    .describe('what the skewer squeezes, as degrees of cone; 0 for a nutted axle'),
   handSdDeg: z.number().min(0).max(30).default(3),
   lockShift: z
     .strictObject({ meanDeg: z.number().min(-60).max(60).default(5), sdDeg: z.number().min(0).max(30).default(4) })
@@ -116,7 +121,12 @@ function nextTurn(session: Session, { turnDeg, clamped }: Action): NextTurn {
   const size = Math.abs(turnDeg);
   const tipTravelMm = (2 * Math.PI * SPANNER_MM * size) / 360;
   const flatShare = size / FLAT_DEG;
-  const feelIt = session.allowanceDeg === 0 ? 'lock it and feel' : clamped ? 'lock it, close the skewer in the fork and feel' : 'lock it and feel with the skewer open';
+  const feelIt =
+    session.allowanceDeg === 0
+      ? 'lock it and feel'
+      : clamped
+        ? 'lock it, close the skewer in the fork and feel'
+        : 'lock it and feel with the skewer open';
   const words =
     turnDeg === 0
       ? `Do not turn. ${session.allowanceDeg > 0 && clamped ? 'Close the skewer in the fork and feel it as it is ridden.' : 'Feel it once more at several points of the turn.'}`
@@ -152,13 +162,30 @@ function reasonsFor(
       ? ['From tight: run the cone down until it clearly resists, open by this much, lock, and feel.']
       : ['From loose: with play still there, close by this much, lock, and feel.'];
   }
-  if (now.done) return [`Smooth as it is ridden, and right with ${sure}. Feel it at several points of the turn before the wheel goes in.`];
-  const reasons = [`${Math.abs(roundTo(now.toIdealDeg, 0))}° too ${now.toIdealDeg < 0 ? 'tight' : 'loose'}, give or take ${roundTo(now.sdDeg, 0)}°; right with ${sure} as it stands.`];
-  if (last.feel === 'smooth' && !now.asRidden) reasons.push('Smooth with the skewer open says it will be too tight closed: the check that counts is made as it is ridden.');
+  if (now.done)
+    return [
+      `Smooth as it is ridden, and right with ${sure}. Feel it at several points of the turn before the wheel goes in.`,
+    ];
+  const reasons = [
+    `${Math.abs(roundTo(now.toIdealDeg, 0))}° too ${now.toIdealDeg < 0 ? 'tight' : 'loose'}, give or take ${roundTo(now.sdDeg, 0)}°; right with ${sure} as it stands.`,
+  ];
+  if (last.feel === 'smooth' && !now.asRidden)
+    reasons.push(
+      'Smooth with the skewer open says it will be too tight closed: the check that counts is made as it is ridden.',
+    );
   if (last.feel === 'smooth' && now.asRidden) reasons.push('One smooth feel may be a slip of the hand: feel it again.');
-  if (session.lockShift.meanDeg !== 0) reasons.push(`Locking drags the cone about ${Math.abs(session.lockShift.meanDeg)}° ${session.lockShift.meanDeg > 0 ? 'tighter' : 'looser'}: that is allowed for.`);
-  if (session.trials.length >= 6) reasons.push('Many trials: if the feel changes round the turn, the track is pitted; set it at the tightest spot.');
+  if (session.lockShift.meanDeg !== 0)
+    reasons.push(
+      `Locking drags the cone about ${Math.abs(session.lockShift.meanDeg)}° ${session.lockShift.meanDeg > 0 ? 'tighter' : 'looser'}: that is allowed for.`,
+    );
+  if (session.trials.length >= 6)
+    reasons.push('Many trials: if the feel changes round the turn, the track is pitted; set it at the tightest spot.');
   return reasons;
 }
 
-export const bearingsAdjustCone = defineCalculator({ id: 'bearings.adjustCone', title: 'The next turn of the cone', input, run });
+export const bearingsAdjustCone = defineCalculator({
+  id: 'bearings.adjustCone',
+  title: 'The next turn of the cone',
+  input,
+  run,
+});

@@ -20,8 +20,18 @@ type Shape = z.output<typeof shape>;
 
 const circle = (v: Shape) => v.pitchDiameterMm ?? v.overBallsMm! - v.ballDiameterMm;
 
-let input = rule(shape, ['overBallsMm'], (v) => !(v.pitchDiameterMm !== undefined && v.overBallsMm !== undefined), 'give the ball circle or the size over two balls, not both');
-input = rule(input, [], (v) => v.pitchDiameterMm !== undefined || v.overBallsMm !== undefined, 'measure over two opposite balls from outside, or give the ball circle');
+let input = rule(
+  shape,
+  ['overBallsMm'],
+  (v) => !(v.pitchDiameterMm !== undefined && v.overBallsMm !== undefined),
+  'give the ball circle or the size over two balls, not both',
+);
+input = rule(
+  input,
+  [],
+  (v) => v.pitchDiameterMm !== undefined || v.overBallsMm !== undefined,
+  'measure over two opposite balls from outside, or give the ball circle',
+);
 input = rule(
   input,
   ['ballDiameterMm'],
@@ -30,7 +40,8 @@ input = rule(
     if (Number.isNaN(ratio)) return true;
     return ratio > 0 && ratio <= 1 && atLeast(Math.PI / Math.asin(ratio), FEWEST_BALLS);
   },
-  (v) => `balls of ${v.ballDiameterMm} mm do not fit on a circle of ${roundTo(circle(v), 2)} mm three times: measure again`,
+  (v) =>
+    `balls of ${v.ballDiameterMm} mm do not fit on a circle of ${roundTo(circle(v), 2)} mm three times: measure again`,
 );
 
 export type BallCountInput = z.input<typeof shape>;
@@ -69,7 +80,13 @@ function run(problem: Shape): BallCount {
     use,
     gapMm,
     usual: ballSets
-      .filter((set) => set.countUsual !== null && Math.abs(set.ballDiameterMm - d) < 0.05 && set.pitchDiameterMm !== null && Math.abs(set.pitchDiameterMm - D) < 2)
+      .filter(
+        (set) =>
+          set.countUsual !== null &&
+          Math.abs(set.ballDiameterMm - d) < 0.05 &&
+          set.pitchDiameterMm !== null &&
+          Math.abs(set.pitchDiameterMm - D) < 2,
+      )
       .map((set) => ({ place: set.place, machineClass: set.machineClass, count: set.countUsual! })),
     working: [
       row('D', 'ball circle', roundTo(D, 3), 'mm'),
@@ -81,4 +98,9 @@ function run(problem: Shape): BallCount {
   };
 }
 
-export const bearingsBallCount = defineCalculator({ id: 'bearings.ballCount', title: 'How many balls the cup holds', input, run });
+export const bearingsBallCount = defineCalculator({
+  id: 'bearings.ballCount',
+  title: 'How many balls the cup holds',
+  input,
+  run,
+});

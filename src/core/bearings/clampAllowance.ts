@@ -67,4 +67,9 @@ function run({ axle, coneSpanMm, clampForceN, youngsModulusGPa }: z.output<typeo
   };
 }
 
-export const bearingsClampAllowance = defineCalculator({ id: 'bearings.clampAllowance', title: 'What the quick release squeezes', input, run });
+export const bearingsClampAllowance = defineCalculator({
+  id: 'bearings.clampAllowance',
+  title: 'What the quick release squeezes',
+  input,
+  run,
+});

@@ -71,13 +71,17 @@ export function bestAction(
     }
   }
   const least = Math.min(...scored.map((action) => action.trials));
-  const best = scored.filter((action) => action.trials <= least + 0.02).sort((a, b) => prefer(a, b) || a.trials - b.trials)[0]!;
+  const best = scored
+    .filter((action) => action.trials <= least + 0.02)
+    .sort((a, b) => prefer(a, b) || a.trials - b.trials)[0]!;
   return { turnDeg: best.turnDeg, clamped: best.clamped };
 }
 
 function candidateTurns({ grid, model }: Planner, belief: Belief): number[] {
   const ideal = model.bands.smoothDeg / 2 - model.allowanceDeg - model.lockShift.meanDeg;
-  const turns = QUANTILES.map((q) => Math.round((ideal - beliefQuantile(grid, belief, q)) / grid.stepDeg) * grid.stepDeg);
+  const turns = QUANTILES.map(
+    (q) => Math.round((ideal - beliefQuantile(grid, belief, q)) / grid.stepDeg) * grid.stepDeg,
+  );
   return [...new Set([0, ...turns.map((turn) => turn + 0)])];
 }
 

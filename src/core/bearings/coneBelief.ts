@@ -158,7 +158,8 @@ export function afterFeel(belief: Belief, table: FeelTable, feel: number): { bel
     }
     return next;
   });
-  if (chance > 1e-300) for (const cells of weighed) for (let i = 0; i < cells.length; i++) cells[i] = cells[i]! / chance;
+  if (chance > 1e-300)
+    for (const cells of weighed) for (let i = 0; i < cells.length; i++) cells[i] = cells[i]! / chance;
   return { belief: weighed, chance };
 }
 

@@ -19,7 +19,10 @@ const input = z.strictObject({
   grease: z.enum(['fresh', 'dirty', 'dry', 'rusty', 'unknown']).default('unknown'),
   cup: track,
   cone: track,
-  balls: z.enum(['bright', 'dull', 'rusty', 'short', 'unknown']).default('unknown').describe('short: fewer balls than belong'),
+  balls: z
+    .enum(['bright', 'dull', 'rusty', 'short', 'unknown'])
+    .default('unknown')
+    .describe('short: fewer balls than belong'),
   seal: z.enum(['sound', 'torn', 'unknown']).default('unknown'),
   openable: z.boolean().default(true),
   brief: z.enum(['rideable', 'preserve', 'period', 'modernise', 'donor']).default('rideable'),
@@ -56,18 +59,24 @@ const ROUGH = ['light-rumble', 'gritty', 'notchy', 'seized'];
 
 function closedKind(e: Evidence): Finding {
   const name = e.kind === 'cartridge' ? 'cartridge' : 'bushing';
-  if (e.feel === 'notchy' || e.feel === 'seized') return { verdict: 'renew-cartridge', why: `A ${e.feel} ${name} does not come back.` };
+  if (e.feel === 'notchy' || e.feel === 'seized')
+    return { verdict: 'renew-cartridge', why: `A ${e.feel} ${name} does not come back.` };
   if (e.balls === 'rusty') return { verdict: 'renew-cartridge', why: 'The balls themselves are rusty.' };
   if (e.feel === 'gritty' || e.feel === 'light-rumble') {
     const rule = `cartridges: ${e.rules.cartridges}`;
-    if (e.rules.cartridges === 'replace-when-rough') return { verdict: 'renew-cartridge', why: 'It runs rough, and rough ones are renewed here.', rule };
-    if (e.balls === 'bright') return { verdict: 'repack', why: 'It runs rough but the balls are bright: flush and grease it again.', rule };
-    if (e.balls === 'unknown') return { verdict: 'look-inside', why: 'It runs rough: lift the seal and look at the balls.', rule };
+    if (e.rules.cartridges === 'replace-when-rough')
+      return { verdict: 'renew-cartridge', why: 'It runs rough, and rough ones are renewed here.', rule };
+    if (e.balls === 'bright')
+      return { verdict: 'repack', why: 'It runs rough but the balls are bright: flush and grease it again.', rule };
+    if (e.balls === 'unknown')
+      return { verdict: 'look-inside', why: 'It runs rough: lift the seal and look at the balls.', rule };
     return { verdict: 'renew-cartridge', why: 'It runs rough and the balls are no longer bright.', rule };
   }
-  if (e.play === 'clear') return { verdict: 'renew-cartridge', why: `Clear play in a ${name} is wear, not adjustment.` };
+  if (e.play === 'clear')
+    return { verdict: 'renew-cartridge', why: `Clear play in a ${name} is wear, not adjustment.` };
   if (e.play === 'slight') return { verdict: 'adjust', why: 'Slight play: look at its seat and preload first.' };
-  if (e.feel === 'tight') return { verdict: 'adjust', why: 'It runs tight: it may be squeezed or not square in its seat.' };
+  if (e.feel === 'tight')
+    return { verdict: 'adjust', why: 'It runs tight: it may be squeezed or not square in its seat.' };
   return sound(e);
 }
 
@@ -78,16 +87,25 @@ function cupAndCone(e: Evidence): Finding {
     const rule = `pittedCup: ${e.rules.pittedCup}`;
     return e.rules.pittedCup === 'renew-unit'
       ? { verdict: 'renew-unit', why: 'The cup is pitted and cannot be renewed by itself.', rule }
-      : { verdict: 'run-on', why: 'The cup is pitted: new balls, set at the tightest spot of the turn, said on the sheet, looked at sooner.', rule };
+      : {
+          verdict: 'run-on',
+          why: 'The cup is pitted: new balls, set at the tightest spot of the turn, said on the sheet, looked at sooner.',
+          rule,
+        };
   }
   if (e.cone === 'pitted') return { verdict: 'renew-cone', why: 'The cone is pitted: a pit only grows.' };
   if (e.balls === 'rusty') return { verdict: 'renew-balls', why: 'The balls are rusty.' };
-  if (e.balls === 'short') return { verdict: 'renew-balls', why: 'Fewer balls than belong: fill it again with one new lot, never new among old.' };
+  if (e.balls === 'short')
+    return {
+      verdict: 'renew-balls',
+      why: 'Fewer balls than belong: fill it again with one new lot, never new among old.',
+    };
   const stale = e.grease === 'dirty' || e.grease === 'dry' || e.grease === 'rusty';
   if (opened && (rough || stale)) {
     const why = stale ? `The grease is ${e.grease}.` : 'It ran rough.';
     const rule = `reuseBalls: ${e.rules.reuseBalls}`;
-    if (e.rules.reuseBalls === 'never') return { verdict: 'renew-balls', why: `${why} New balls go in as a matter of course here.`, rule };
+    if (e.rules.reuseBalls === 'never')
+      return { verdict: 'renew-balls', why: `${why} New balls go in as a matter of course here.`, rule };
     if (e.balls === 'dull') return { verdict: 'renew-balls', why: `${why} The balls are dull.`, rule };
     return { verdict: 'repack', why: `${why} Clean it, look, and grease it again.`, rule };
   }
@@ -96,15 +114,27 @@ function cupAndCone(e: Evidence): Finding {
       ? { verdict: 'look-inside', why: `It feels ${e.feel}: only the bare bearing tells whether it is dirt or a pit.` }
       : { verdict: 'renew-unit', why: `It feels ${e.feel} and is not made to be opened.` };
   }
-  if (e.feel === 'tight') return { verdict: 'adjust', why: 'Too tight is the dangerous state: it marks the tracks. Slacken it before it is ridden.' };
-  if (e.play === 'slight' || e.play === 'clear') return { verdict: 'adjust', why: `There is ${e.play} play: set it so that it is smooth with none.` };
+  if (e.feel === 'tight')
+    return {
+      verdict: 'adjust',
+      why: 'Too tight is the dangerous state: it marks the tracks. Slacken it before it is ridden.',
+    };
+  if (e.play === 'slight' || e.play === 'clear')
+    return { verdict: 'adjust', why: `There is ${e.play} play: set it so that it is smooth with none.` };
   return sound(e);
 }
 
 function sound(e: Evidence): Finding {
-  if (e.rules.openSound) return { verdict: 'repack', why: 'It feels sound, and sound bearings are opened here all the same.', rule: 'openSound: true' };
-  if (e.feel === 'unknown' && e.play === 'unknown') return { verdict: 'leave', why: 'Nothing against it is known; it has not been felt.' };
-  if (e.feel === 'light-rumble') return { verdict: 'leave', why: 'A light rumble without play may stay, or be greased again when there is time.' };
+  if (e.rules.openSound)
+    return {
+      verdict: 'repack',
+      why: 'It feels sound, and sound bearings are opened here all the same.',
+      rule: 'openSound: true',
+    };
+  if (e.feel === 'unknown' && e.play === 'unknown')
+    return { verdict: 'leave', why: 'Nothing against it is known; it has not been felt.' };
+  if (e.feel === 'light-rumble')
+    return { verdict: 'leave', why: 'A light rumble without play may stay, or be greased again when there is time.' };
   return { verdict: 'leave', why: 'It runs as it should: leave well alone.' };
 }
 
@@ -116,7 +146,12 @@ const NEEDS: Record<BearingVerdict, string[]> = {
   'renew-cone': ['cone of the same thread and profile', 'new balls of one lot, both sides', 'bearing grease'],
   'renew-cartridge': ['bore × outside × width of the cartridge', 'press that bears on the outer ring only'],
   'renew-unit': ['replacement unit of the same dimensions'],
-  'run-on': ['new balls of one lot, both sides', 'adjustment at the tightest spot', 'a line on the sheet', 'a shorter interval'],
+  'run-on': [
+    'new balls of one lot, both sides',
+    'adjustment at the tightest spot',
+    'a line on the sheet',
+    'a shorter interval',
+  ],
   'look-inside': ['the bearing opened', 'balls counted out each side', 'a look at cup, cone and balls'],
 };
 
@@ -131,9 +166,12 @@ const NEEDS: Record<BearingVerdict, string[]> = {
 function run(evidence: Evidence): Grade {
   const found = evidence.kind === 'cup-and-cone' ? cupAndCone(evidence) : closedKind(evidence);
   const reasons = [found.why];
-  if (evidence.cone === 'dull' || evidence.cup === 'dull') reasons.push('A dull track is wear: it will be the next to go.');
-  if (evidence.seal === 'torn') reasons.push('The seal is torn: water will be back soon, so renew it or look again sooner.');
-  if (evidence.brief === 'preserve' && (found.verdict === 'renew-unit' || found.verdict === 'renew-cone')) reasons.push('The brief is to preserve: keep the old part with the bicycle.');
+  if (evidence.cone === 'dull' || evidence.cup === 'dull')
+    reasons.push('A dull track is wear: it will be the next to go.');
+  if (evidence.seal === 'torn')
+    reasons.push('The seal is torn: water will be back soon, so renew it or look again sooner.');
+  if (evidence.brief === 'preserve' && (found.verdict === 'renew-unit' || found.verdict === 'renew-cone'))
+    reasons.push('The brief is to preserve: keep the old part with the bicycle.');
   if (evidence.brief === 'donor') reasons.push(donorWords(evidence));
   if (found.rule) reasons.push(`House rule in force: ${found.rule}.`);
   return {

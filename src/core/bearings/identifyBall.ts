@@ -51,10 +51,18 @@ function run({ readingsMm, instrument }: z.output<typeof input>): IdentifiedBall
   const verdict = !known ? 'unknown' : undersize ? 'undersize' : uneven ? 'uneven' : 'in-size';
 
   const reasons: string[] = [];
-  if (!known) reasons.push(`${roundTo(meanMm, 3)} mm is no size of the table; the nearest is ${nearest.fractionIn} in (${nearest.diameterMm} mm). Wipe the jaws and a ball, and measure again.`);
-  if (known && undersize) reasons.push(`${roundTo(underUm / 1000, 3)} mm under ${nearest.fractionIn} in: over the ${undersizeLimitUm / 1000} mm that a ${instrument} can tell. Renew the whole set.`);
-  if (known && uneven) reasons.push(`They differ by ${spreadUm / 1000} mm: a few balls carry the load. Renew the whole set from one lot.`);
-  if (verdict === 'in-size') reasons.push(`${nearest.fractionIn} in, in size. Whether they go back is for the eye and the house rule.`);
+  if (!known)
+    reasons.push(
+      `${roundTo(meanMm, 3)} mm is no size of the table; the nearest is ${nearest.fractionIn} in (${nearest.diameterMm} mm). Wipe the jaws and a ball, and measure again.`,
+    );
+  if (known && undersize)
+    reasons.push(
+      `${roundTo(underUm / 1000, 3)} mm under ${nearest.fractionIn} in: over the ${undersizeLimitUm / 1000} mm that a ${instrument} can tell. Renew the whole set.`,
+    );
+  if (known && uneven)
+    reasons.push(`They differ by ${spreadUm / 1000} mm: a few balls carry the load. Renew the whole set from one lot.`);
+  if (verdict === 'in-size')
+    reasons.push(`${nearest.fractionIn} in, in size. Whether they go back is for the eye and the house rule.`);
 
   return {
     nominal: known ? { fractionIn: nearest.fractionIn, diameterMm: nearest.diameterMm } : null,
@@ -74,4 +82,9 @@ function run({ readingsMm, instrument }: z.output<typeof input>): IdentifiedBall
   };
 }
 
-export const bearingsIdentifyBall = defineCalculator({ id: 'bearings.identifyBall', title: 'Which ball is it', input, run });
+export const bearingsIdentifyBall = defineCalculator({
+  id: 'bearings.identifyBall',
+  title: 'Which ball is it',
+  input,
+  run,
+});

@@ -12,10 +12,18 @@ const part = z.strictObject({
   soil: z.enum(SOILS),
 });
 
-const shape = z.strictObject({ parts: z.array(part).max(200) }).describe('materials as they are named in the cleaning table');
+const shape = z
+  .strictObject({ parts: z.array(part).max(200) })
+  .describe('materials as they are named in the cleaning table');
 
-const strangers = (v: z.output<typeof shape>) => v.parts.flatMap((p) => p.materials).filter((material) => !MATERIALS.has(material));
-const input = rule(shape, ['parts'], (v) => strangers(v).length === 0, (v) => `"${strangers(v)[0]}" is no material of the cleaning table: ${[...MATERIALS].join(', ')}`);
+const strangers = (v: z.output<typeof shape>) =>
+  v.parts.flatMap((p) => p.materials).filter((material) => !MATERIALS.has(material));
+const input = rule(
+  shape,
+  ['parts'],
+  (v) => strangers(v).length === 0,
+  (v) => `"${strangers(v)[0]}" is no material of the cleaning table: ${[...MATERIALS].join(', ')}`,
+);
 
 export interface CleaningOption {
   process: string;
@@ -62,7 +70,9 @@ function run({ parts }: z.output<typeof shape>): { parts: PartOptions[] } {
         .filter((line) => line.soil === soil)
         .sort((a, b) => a.preference - b.preference)
         .map((line): CleaningOption => {
-          const rows = materials.map((material) => cleaning.find((c) => c.material === material && c.process === line.process));
+          const rows = materials.map((material) =>
+            cleaning.find((c) => c.material === material && c.process === line.process),
+          );
           const known = rows.filter((found) => found !== undefined);
           const maxMinutes = strictest(known.map((found) => found.maxMinutes));
           const tooLong = maxMinutes !== null && maxMinutes < line.minMinutes;
@@ -84,10 +94,16 @@ function run({ parts }: z.output<typeof shape>): { parts: PartOptions[] } {
             source: distinct(known.map((found) => found.source)).join('; '),
           };
         });
-      const best = options.find((option) => option.verdict === 'good') ?? options.find((option) => option.verdict === 'caution');
+      const best =
+        options.find((option) => option.verdict === 'good') ?? options.find((option) => option.verdict === 'caution');
       return { id, options, best: best?.process ?? null };
     }),
   };
 }
 
-export const cleanOptions = defineCalculator({ id: 'clean.options', title: 'Where a part may go to be cleaned', input, run });
+export const cleanOptions = defineCalculator({
+  id: 'clean.options',
+  title: 'Where a part may go to be cleaned',
+  input,
+  run,
+});

@@ -22,7 +22,14 @@ export const jobRules = z.array(jobRule).parse(rulesJson);
 const input = z.strictObject({
   brief: z.enum(BRIEFS),
   findings: z
-    .array(z.strictObject({ check: z.string().max(40), label: z.string().max(80), verdict: z.string().max(40).nullable(), reasons: z.array(z.string().max(600)).max(20) }))
+    .array(
+      z.strictObject({
+        check: z.string().max(40),
+        label: z.string().max(80),
+        verdict: z.string().max(40).nullable(),
+        reasons: z.array(z.string().max(600)).max(20),
+      }),
+    )
     .max(200),
 });
 
@@ -48,7 +55,12 @@ export interface ProposedJob {
 function run({ brief, findings }: z.output<typeof input>): { jobs: ProposedJob[] } {
   const jobs = jobRules.flatMap((rule) => {
     if (!rule.briefs.includes(brief)) return [];
-    const finding = rule.when && findings.find((found) => found.check === rule.when!.check && found.verdict !== null && rule.when!.verdicts.includes(found.verdict));
+    const finding =
+      rule.when &&
+      findings.find(
+        (found) =>
+          found.check === rule.when!.check && found.verdict !== null && rule.when!.verdicts.includes(found.verdict),
+      );
     if (rule.when && !finding) return [];
     const because = finding ? `${finding.label}: ${finding.reasons[0] ?? finding.verdict}` : `Brief: ${brief}.`;
     const { id, when, briefs, ...job } = rule;

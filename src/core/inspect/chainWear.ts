@@ -2,11 +2,9 @@ import { z } from 'zod';
 import { defineCalculator, rule } from '../calculator';
 import { atLeast, moreThan, plainZero, roundTo } from '../numbers';
 import { row, type Judged } from '../verdict';
+import { chainPercent, miscount, PITCH_MM } from './chainPitch';
 import { chainWearTable } from './data/chainWear';
 
-const PITCH_MM = 12.7;
-const MIN_PERCENT = -0.5;
-const MAX_PERCENT = 5;
 const NEAR_SHARE = 0.8;
 
 /** The wear table's row for each class of chain; rows that share a class carry the same limits. */
@@ -23,7 +21,13 @@ const percentLimit = z.number().gt(0).max(5);
 const shape = z
   .strictObject({
     chain: z.enum(['single-or-hub-gear', '5-8-speed', '9-10-speed', '11-speed', '12-speed']),
-    pitches: z.number().multipleOf(1).min(6).max(400).optional().describe('pitches between the pins measured; a link pair is two'),
+    pitches: z
+      .number()
+      .multipleOf(1)
+      .min(6)
+      .max(400)
+      .optional()
+      .describe('pitches between the pins measured; a link pair is two'),
     lengthMm: z.number().gt(0).max(6000).optional().describe('pin centre to pin centre under light tension'),
     readingErrorMm: z.number().gt(0).max(10).default(0.5),
     gauge: z
@@ -46,25 +50,32 @@ const shape = z
 
 type Shape = z.output<typeof shape>;
 
-const wear = (value: Shape) => (value.lengthMm! / (PITCH_MM * value.pitches!) - 1) * 100;
 const byRule = (value: Shape) => value.pitches !== undefined || value.lengthMm !== undefined;
 
 let input = rule(shape, ['gauge'], (v) => !(byRule(v) && v.gauge), 'give the measured length or the gauge, not both');
-input = rule(input, [], (v) => byRule(v) || v.gauge !== undefined, 'measure 24 pitches with a rule, or say where the gauge drops in');
-input = rule(input, ['lengthMm'], (v) => v.pitches === undefined || v.lengthMm !== undefined, 'give the length over those pitches in millimetres');
-input = rule(input, ['pitches'], (v) => v.lengthMm === undefined || v.pitches !== undefined, 'give how many pitches that length spans; 12 link pairs are 24');
+input = rule(
+  input,
+  [],
+  (v) => byRule(v) || v.gauge !== undefined,
+  'measure 24 pitches with a rule, or say where the gauge drops in',
+);
+input = rule(
+  input,
+  ['lengthMm'],
+  (v) => v.pitches === undefined || v.lengthMm !== undefined,
+  'give the length over those pitches in millimetres',
+);
 input = rule(
   input,
   ['pitches'],
-  (v) => {
-    if (!Number.isFinite(v.pitches) || !Number.isFinite(v.lengthMm)) return true;
-    return atLeast(wear(v), MIN_PERCENT) && atLeast(MAX_PERCENT, wear(v));
-  },
-  (v) => {
-    const found = wear(v);
-    const likely = Math.round(v.lengthMm! / PITCH_MM);
-    return `count the pitches again: ${v.lengthMm} mm over ${v.pitches} pitches would be ${roundTo(Math.abs(found), 1)} % ${found > 0 ? 'worn' : 'shorter than new'}; it looks like ${likely}`;
-  },
+  (v) => v.lengthMm === undefined || v.pitches !== undefined,
+  'give how many pitches that length spans; 12 link pairs are 24',
+);
+input = rule(
+  input,
+  ['pitches'],
+  (v) => miscount(v.pitches!, v.lengthMm!) === null,
+  (v) => miscount(v.pitches!, v.lengthMm!)!,
 );
 input = rule(
   input,
@@ -116,7 +127,7 @@ function limitsFor(value: Pick<Shape, 'chain' | 'limits'>) {
 function run(reading: Shape): ChainWear {
   const limits = limitsFor(reading);
   const ruled = byRule(reading);
-  const percent = ruled ? wear(reading) : reading.gauge!.dropsInAtPercent;
+  const percent = ruled ? chainPercent(reading.pitches!, reading.lengthMm!) : reading.gauge!.dropsInAtPercent;
   const nearBy = ruled ? percent : (reading.gauge!.notAtPercent ?? percent);
   const plusMinus = ruled ? (reading.readingErrorMm / (PITCH_MM * reading.pitches!)) * 100 : null;
 
@@ -133,9 +144,12 @@ function run(reading: Shape): ChainWear {
   const shown = roundTo(percent, 2);
   const from = reading.limits?.replaceAtPercent === undefined ? 'the table' : 'the paper given';
   const reasons: string[] = [];
-  if (verdict === 'replace-chain-and-cogs') reasons.push(`${shown} % is past ${limits.done} %: a new chain will not run on these cogs.`);
-  if (verdict === 'replace-chain-prove-cogs') reasons.push(`${shown} % is past ${limits.prove} %: change the chain and prove the cogs under load.`);
-  if (verdict === 'replace-chain') reasons.push(`${shown} % has reached the ${limits.chain} % limit: changed now, the cogs are saved.`);
+  if (verdict === 'replace-chain-and-cogs')
+    reasons.push(`${shown} % is past ${limits.done} %: a new chain will not run on these cogs.`);
+  if (verdict === 'replace-chain-prove-cogs')
+    reasons.push(`${shown} % is past ${limits.prove} %: change the chain and prove the cogs under load.`);
+  if (verdict === 'replace-chain')
+    reasons.push(`${shown} % has reached the ${limits.chain} % limit: changed now, the cogs are saved.`);
   if (verdict === 'near') {
     reasons.push(
       ruled
@@ -145,9 +159,13 @@ function run(reading: Shape): ChainWear {
   }
   if (verdict === 'sound') reasons.push(`${shown} % is well under the ${limits.chain} % limit.`);
   if (plusMinus !== null) {
-    const close = [limits.chain, limits.prove, limits.done].find((limit) => atLeast(plusMinus, Math.abs(percent - limit)));
+    const close = [limits.chain, limits.prove, limits.done].find((limit) =>
+      atLeast(plusMinus, Math.abs(percent - limit)),
+    );
     if (close !== undefined && reading.pitches! < 48) {
-      reasons.push(`The reading is good to ±${roundTo(plusMinus, 2)} % and ${close} % lies within that: measure over 48 pitches.`);
+      reasons.push(
+        `The reading is good to ±${roundTo(plusMinus, 2)} % and ${close} % lies within that: measure over 48 pitches.`,
+      );
     }
   }
   reasons.push(`Limit ${limits.chain} % for this class, from ${from}.`);

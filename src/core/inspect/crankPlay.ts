@@ -15,10 +15,12 @@ export interface CrankPlay extends Judged<'sound' | 'adjust-bearing' | 'arm-fixi
 }
 
 const FIXING = {
-  'square-taper': 'The bolt is loose and the square hole is probably ruined: look for a bright, belled hole before tightening; a hole that has worked is not saved by torque.',
+  'square-taper':
+    'The bolt is loose and the square hole is probably ruined: look for a bright, belled hole before tightening; a hole that has worked is not saved by torque.',
   cottered: 'The cotter has worked: press it out and look for a step in its flat; renew the pair and press them home.',
   'pinch-bolt': 'Look at both pinch bolts and at the small safety plate between them: its peg must sit in the spindle.',
-  'one-piece': 'Arm and spindle are one forging: a single loose arm means a crack or a slack locknut. Stop and look closely.',
+  'one-piece':
+    'Arm and spindle are one forging: a single loose arm means a crack or a slack locknut. Stop and look closely.',
   other: 'Look at how this arm is held, tighten it as its paper says, and feel again.',
 } as const;
 
@@ -47,7 +49,10 @@ function run({ left, right, crankType }: z.output<typeof input>): CrankPlay {
     };
   }
   const side = left === 'loose' ? 'left' : 'right';
-  const reasons = [`Only the ${side} arm moves, so it is that arm's fixing and not the bottom bracket.`, FIXING[crankType]];
+  const reasons = [
+    `Only the ${side} arm moves, so it is that arm's fixing and not the bottom bracket.`,
+    FIXING[crankType],
+  ];
   return { cause: side === 'left' ? 'left-arm' : 'right-arm', verdict: 'arm-fixing', reasons, working };
 }
 

@@ -51,16 +51,27 @@ function run(disc: z.output<typeof shape>): Disc {
   const spreadMm = Math.max(...disc.readingsMm) - thinnestMm;
   const usableMm = (disc.newMm ?? minimumMm + USABLE_MM) - minimumMm;
   const leftMm = thinnestMm - minimumMm;
-  const verdict = disc.wornPastReading || atLeast(minimumMm, thinnestMm) ? 'replace' : moreThan(NEAR_SHARE * usableMm, leftMm) ? 'near' : 'sound';
+  const verdict =
+    disc.wornPastReading || atLeast(minimumMm, thinnestMm)
+      ? 'replace'
+      : moreThan(NEAR_SHARE * usableMm, leftMm)
+        ? 'near'
+        : 'sound';
 
   const reasons: string[] = [];
   if (disc.wornPastReading) reasons.push('Worn, cracked or blued past what a reading tells: renew it.');
-  else if (verdict === 'replace') reasons.push(`${thinnestMm} mm is at or under the minimum of ${roundTo(minimumMm, 2)} mm.`);
-  else if (verdict === 'near') reasons.push(`${roundTo(leftMm, 2)} mm is left over the minimum of ${roundTo(minimumMm, 2)} mm: renew with the next pads.`);
+  else if (verdict === 'replace')
+    reasons.push(`${thinnestMm} mm is at or under the minimum of ${roundTo(minimumMm, 2)} mm.`);
+  else if (verdict === 'near')
+    reasons.push(
+      `${roundTo(leftMm, 2)} mm is left over the minimum of ${roundTo(minimumMm, 2)} mm: renew with the next pads.`,
+    );
   else reasons.push(`${roundTo(leftMm, 2)} mm is left over the minimum of ${roundTo(minimumMm, 2)} mm.`);
-  if (minimumFrom === 'assumed') reasons.push('No marking and no new thickness known: the cautious minimum of 1.7 mm is taken.');
+  if (minimumFrom === 'assumed')
+    reasons.push('No marking and no new thickness known: the cautious minimum of 1.7 mm is taken.');
   if (minimumFrom === 'new thickness') reasons.push('No marking: the minimum is taken as 0.3 mm under new.');
-  if (spreadMm > 0.1) reasons.push(`Readings differ by ${roundTo(spreadMm, 2)} mm: uneven wear is felt as pulsing at the lever.`);
+  if (spreadMm > 0.1)
+    reasons.push(`Readings differ by ${roundTo(spreadMm, 2)} mm: uneven wear is felt as pulsing at the lever.`);
 
   return {
     thinnestMm,

@@ -14,7 +14,10 @@ const input = z.strictObject({
   kind: bicycleKind.prefault({}),
   brief: z.enum(BRIEFS).default('rideable'),
   rules: houseRules.prefault({}),
-  found: z.array(z.strictObject({ check: z.string().max(40), evidence })).max(200).describe('one entry a check; a check named twice: the last counts'),
+  found: z
+    .array(z.strictObject({ check: z.string().max(40), evidence }))
+    .max(200)
+    .describe('one entry a check; a check named twice: the last counts'),
 });
 
 export interface Finding {
@@ -31,16 +34,31 @@ export interface Finding {
 
 type Judgement = Pick<Finding, 'state' | 'verdict' | 'reasons' | 'working' | 'errors'>;
 
-const NOT_LOOKED: Judgement = { state: 'not-looked-at', verdict: null, reasons: ['Not looked at, which is not the same as fine.'], working: [], errors: [] };
+const NOT_LOOKED: Judgement = {
+  state: 'not-looked-at',
+  verdict: null,
+  reasons: ['Not looked at, which is not the same as fine.'],
+  working: [],
+  errors: [],
+};
 
-function judge<S extends z.ZodType, O extends { verdict: string; reasons: string[]; working: WorkingRow[] }>(calculator: Calculator<S, O>, question: unknown): Judgement {
+function judge<S extends z.ZodType, O extends { verdict: string; reasons: string[]; working: WorkingRow[] }>(
+  calculator: Calculator<S, O>,
+  question: unknown,
+): Judgement {
   const result = answer(calculator, question);
   if (!result.ok) return { ...NOT_LOOKED, reasons: ['Not judged: the reading cannot be.'], errors: result.errors };
   const { verdict, reasons, working } = result.output;
   return { state: stateOf(calculator.id, verdict), verdict, reasons, working, errors: [] };
 }
 
-function judgeCheck(check: Check, seen: Evidence, bicycle: BicycleKind, brief: Brief, rules: z.output<typeof houseRules>): Judgement {
+function judgeCheck(
+  check: Check,
+  seen: Evidence,
+  bicycle: BicycleKind,
+  brief: Brief,
+  rules: z.output<typeof houseRules>,
+): Judgement {
   switch (check.kind) {
     case 'outcome': {
       const outcome = check.outcomes.find((option) => option.id === seen.outcome);
@@ -48,20 +66,44 @@ function judgeCheck(check: Check, seen: Evidence, bicycle: BicycleKind, brief: B
       return { state: outcome.state, verdict: outcome.state, reasons: [outcome.why], working: [], errors: [] };
     }
     case 'bearing': {
-      if (!['feel', 'play', 'grease', 'cup', 'cone', 'balls'].some((key) => (seen[key as keyof Evidence] ?? 'unknown') !== 'unknown')) return NOT_LOOKED;
+      if (
+        !['feel', 'play', 'grease', 'cup', 'cone', 'balls'].some(
+          (key) => (seen[key as keyof Evidence] ?? 'unknown') !== 'unknown',
+        )
+      )
+        return NOT_LOOKED;
       const { feel, play, grease, cup, cone, balls } = seen;
-      return judge(bearingsGrade, { kind: check.bearing, place: check.place, feel, play, grease, cup, cone, balls, brief, rules });
+      return judge(bearingsGrade, {
+        kind: check.bearing,
+        place: check.place,
+        feel,
+        play,
+        grease,
+        cup,
+        cone,
+        balls,
+        brief,
+        rules,
+      });
     }
     case 'surface':
       if (!seen.readingsMm?.length) return NOT_LOOKED;
       return bicycle.brakes === 'disc'
         ? judge(inspectDisc, { readingsMm: seen.readingsMm, minimumMm: seen.minimumMm })
-        : judge(inspectWearLimit, { part: 'alloy rim, rim brake', check: 'hollow under a straight edge, each side', reading: Math.max(...seen.readingsMm) });
+        : judge(inspectWearLimit, {
+            part: 'alloy rim, rim brake',
+            check: 'hollow under a straight edge, each side',
+            reading: Math.max(...seen.readingsMm),
+          });
     case 'reading':
       if (!seen.readingsMm?.length) return NOT_LOOKED;
       return judge(inspectWearLimit, { ...check[bicycle.brakes], reading: Math.min(...seen.readingsMm) });
     case 'chain':
-      if (seen.dropsInAtPercent !== undefined) return judge(inspectChainWear, { chain: bicycle.chain, gauge: { dropsInAtPercent: seen.dropsInAtPercent, notAtPercent: seen.notAtPercent ?? null } });
+      if (seen.dropsInAtPercent !== undefined)
+        return judge(inspectChainWear, {
+          chain: bicycle.chain,
+          gauge: { dropsInAtPercent: seen.dropsInAtPercent, notAtPercent: seen.notAtPercent ?? null },
+        });
       if (seen.lengthMm === undefined) return NOT_LOOKED;
       return judge(inspectChainWear, { chain: bicycle.chain, pitches: seen.pitches, lengthMm: seen.lengthMm });
     case 'crank':
@@ -89,4 +131,9 @@ function run({ kind, brief, rules, found }: z.output<typeof input>) {
 }
 
 export type LookOver = ReturnType<typeof run>;
-export const inspectLookOver = defineCalculator({ id: 'inspect.lookOver', title: 'The look-over of one bicycle', input, run });
+export const inspectLookOver = defineCalculator({
+  id: 'inspect.lookOver',
+  title: 'The look-over of one bicycle',
+  input,
+  run,
+});

@@ -14,9 +14,17 @@ const shape = z
   .describe('part and check name a row of the wear limits that has figures');
 
 const rowFor = (v: { part: string; check: string }) =>
-  wearLimits.find((line) => line.part === v.part && line.check === v.check && line.thresholdRenew !== null && line.thresholdWarn !== null);
+  wearLimits.find(
+    (line) =>
+      line.part === v.part && line.check === v.check && line.thresholdRenew !== null && line.thresholdWarn !== null,
+  );
 
-const input = rule(shape, ['check'], (v) => rowFor(v) !== undefined, (v) => `no limit is known for "${v.part}", "${v.check}"`);
+const input = rule(
+  shape,
+  ['check'],
+  (v) => rowFor(v) !== undefined,
+  (v) => `no limit is known for "${v.part}", "${v.check}"`,
+);
 
 export type WearLimitVerdict = 'sound' | 'near' | 'renew' | 'renew-before-riding';
 export interface WearLimit extends Judged<WearLimitVerdict> {
@@ -35,8 +43,15 @@ function run(question: z.output<typeof shape>): WearLimit {
   const line = rowFor(question)!;
   const renew = question.limits?.renew ?? line.thresholdRenew!;
   const warn = question.limits?.warn ?? line.thresholdWarn!;
-  const past = (limit: number) => (line.direction === 'renew_below' ? atLeast(limit, question.reading) : atLeast(question.reading, limit));
-  const verdict: WearLimitVerdict = past(renew) ? (line.safetyCritical === 'yes' ? 'renew-before-riding' : 'renew') : past(warn) ? 'near' : 'sound';
+  const past = (limit: number) =>
+    line.direction === 'renew_below' ? atLeast(limit, question.reading) : atLeast(question.reading, limit);
+  const verdict: WearLimitVerdict = past(renew)
+    ? line.safetyCritical === 'yes'
+      ? 'renew-before-riding'
+      : 'renew'
+    : past(warn)
+      ? 'near'
+      : 'sound';
   const shown = `${roundTo(question.reading, 2)} ${line.unit}`;
   const direction = line.direction === 'renew_below' ? 'at or under' : 'at or over';
   const reasons =
@@ -45,7 +60,11 @@ function run(question: z.output<typeof shape>): WearLimit {
       : verdict === 'near'
         ? [`${shown} is ${direction} ${warn} ${line.unit}: near the ${renew} ${line.unit} at which it is renewed.`]
         : [`${shown} is ${direction} the limit of ${renew} ${line.unit}. ${line.whatBadMeans}.`];
-  reasons.push(question.limits?.renew === undefined ? `Limit from the table (${line.source}); the part's own marking comes first.` : 'Limit as given with the part.');
+  reasons.push(
+    question.limits?.renew === undefined
+      ? `Limit from the table (${line.source}); the part's own marking comes first.`
+      : 'Limit as given with the part.',
+  );
   return {
     verdict,
     limit: renew,
@@ -59,4 +78,9 @@ function run(question: z.output<typeof shape>): WearLimit {
   };
 }
 
-export const inspectWearLimit = defineCalculator({ id: 'inspect.wearLimit', title: 'A reading against its wear limit', input, run });
+export const inspectWearLimit = defineCalculator({
+  id: 'inspect.wearLimit',
+  title: 'A reading against its wear limit',
+  input,
+  run,
+});

@@ -167,7 +167,9 @@ function run(problem: Case): Appraisal {
   const rawCeiling = quantileSorted(sortedPayable, 1 - problem.confidence);
   const evenCeiling = quantileSorted(sortedPayable, 0.5);
   const liftOf = (change: (i: number) => number) =>
-    roundHalfUp(quantileSorted(payable.map((value, i) => value + change(i)).sort(), 1 - problem.confidence) - rawCeiling);
+    roundHalfUp(
+      quantileSorted(payable.map((value, i) => value + change(i)).sort(), 1 - problem.confidence) - rawCeiling,
+    );
 
   const perMinute = (problem.target.kind === 'profit' ? problem.labourPerHour : problem.target.amount) / 60;
   const drivers = problem.costs
@@ -183,7 +185,8 @@ function run(problem: Case): Appraisal {
   const profit = net.map((value, i) => value - problem.asking - labourPerMinute * minutes[i]!);
   const sortedProfit = Float64Array.from(profit).sort();
   const sortedMinutes = Float64Array.from(minutes).sort();
-  const hourly = sortedMinutes[0]! > 0 ? net.map((value, i) => ((value - problem.asking) * 60) / minutes[i]!).sort() : null;
+  const hourly =
+    sortedMinutes[0]! > 0 ? net.map((value, i) => ((value - problem.asking) * 60) / minutes[i]!).sort() : null;
 
   const verdict = atLeast(rawCeiling, problem.asking)
     ? 'buy'
@@ -210,8 +213,18 @@ function run(problem: Case): Appraisal {
     working: [
       row('c', 'confidence', problem.confidence),
       row('n', 'trials on the same seed', trials),
-      row('a', problem.target.kind === 'profit' ? 'profit wanted' : 'wanted an hour', problem.target.amount, minorUnit(problem.currency)),
-      row('Q', `payable at ${percent(problem.confidence)}: the (1−c) quantile of net − ${problem.target.kind === 'profit' ? 'labour − a' : 'a·hours'}`, roundTo(rawCeiling, 2), minorUnit(problem.currency)),
+      row(
+        'a',
+        problem.target.kind === 'profit' ? 'profit wanted' : 'wanted an hour',
+        problem.target.amount,
+        minorUnit(problem.currency),
+      ),
+      row(
+        'Q',
+        `payable at ${percent(problem.confidence)}: the (1−c) quantile of net − ${problem.target.kind === 'profit' ? 'labour − a' : 'a·hours'}`,
+        roundTo(rawCeiling, 2),
+        minorUnit(problem.currency),
+      ),
       row('Q½', 'payable at even odds', roundTo(evenCeiling, 2), minorUnit(problem.currency)),
       row('h', 'hours of work, middle case', roundTo(appraisal.minutes.p50 / 60, 2), 'h'),
     ],
@@ -239,14 +252,29 @@ function reasonsFor(
 ): string[] {
   const wanted = problem.target.kind === 'profit' ? 'the profit wanted' : 'the wage wanted';
   const reasons: string[] = [];
-  if (found.verdict === 'buy') reasons.push(`The asking price leaves ${wanted} in ${percent(found.atAsking.targetChance)} of the cases; ${percent(problem.confidence)} was asked for.`);
-  if (found.verdict === 'haggle') reasons.push(`At the asking price ${wanted} comes out in ${percent(found.atAsking.targetChance)} of the cases, not in ${percent(problem.confidence)}: offer ${money(found.ceiling, problem.currency)} or less.`);
-  if (found.verdict === 'walk-away') reasons.push(`Even at even odds it may cost no more than ${money(Math.max(0, floorForgiving(evenCeiling)), problem.currency)}.`);
-  if (rawCeiling < 0) reasons.push('As a gift it would still miss the target: the work and parts eat more than it fetches.');
-  if (found.atAsking.lossChance > 0) reasons.push(`At the asking price it loses money in ${percent(found.atAsking.lossChance)} of the cases.`);
+  if (found.verdict === 'buy')
+    reasons.push(
+      `The asking price leaves ${wanted} in ${percent(found.atAsking.targetChance)} of the cases; ${percent(problem.confidence)} was asked for.`,
+    );
+  if (found.verdict === 'haggle')
+    reasons.push(
+      `At the asking price ${wanted} comes out in ${percent(found.atAsking.targetChance)} of the cases, not in ${percent(problem.confidence)}: offer ${money(found.ceiling, problem.currency)} or less.`,
+    );
+  if (found.verdict === 'walk-away')
+    reasons.push(
+      `Even at even odds it may cost no more than ${money(Math.max(0, floorForgiving(evenCeiling)), problem.currency)}.`,
+    );
+  if (rawCeiling < 0)
+    reasons.push('As a gift it would still miss the target: the work and parts eat more than it fetches.');
+  if (found.atAsking.lossChance > 0)
+    reasons.push(`At the asking price it loses money in ${percent(found.atAsking.lossChance)} of the cases.`);
   const worst = found.drivers.filter((driver) => driver.kind === 'fault' && driver.lift > 0)[0];
-  if (worst) reasons.push(`"${worst.label}" weighs most: without it the ceiling would be ${money(worst.lift, problem.currency)} higher.`);
-  if (worst && found.resaleSpread > worst.lift) reasons.push('What it fetches is less certain than any fault: look for sold prices before looking for faults.');
+  if (worst)
+    reasons.push(
+      `"${worst.label}" weighs most: without it the ceiling would be ${money(worst.lift, problem.currency)} higher.`,
+    );
+  if (worst && found.resaleSpread > worst.lift)
+    reasons.push('What it fetches is less certain than any fault: look for sold prices before looking for faults.');
   return reasons;
 }
 

@@ -3,6 +3,7 @@ import { defineCalculator, rule } from '../calculator';
 import { currencyCode, minorUnits, workMinutes } from '../fields';
 import { moreThan, roundHalfUp } from '../numbers';
 import { minorUnit, row, type WorkingRow } from '../verdict';
+import { chargedShare } from './share';
 
 const quantity = z.number().max(1_000_000);
 
@@ -45,11 +46,6 @@ export interface MoneyResult {
   returnOnOutlay: number | null;
   hourly: number | null;
   working: WorkingRow[];
-}
-
-/** The share of a pack that this bicycle carries: paid·used/pack, rounded half up, never over what was paid. */
-export function chargedShare(line: { paid: number; packQty: number; usedQty: number }): number {
-  return Math.min(line.paid, roundHalfUp((line.paid * line.usedQty) / line.packQty));
 }
 
 /**

@@ -2,7 +2,13 @@ import type { StateId } from '../vocabulary/vocabulary';
 
 export interface ReadyQuestion {
   findings: { check: string; label: string; place: string; state: StateId }[];
-  bolts: { id: string; label: string; safetyCritical: boolean; torqueMinNm: number | null; torqueMaxNm: number | null }[];
+  bolts: {
+    id: string;
+    label: string;
+    safetyCritical: boolean;
+    torqueMinNm: number | null;
+    torqueMaxNm: number | null;
+  }[];
   signed: { bolt: string; judgement: 'within' | 'under' | 'over' | 'by feel' | 'no figure' }[];
   proofs: { id: string; label: string; safetyCritical: boolean }[];
   proved: { proof: string; passed: boolean }[];
@@ -31,24 +37,43 @@ export interface Ready {
 export function readiness(question: ReadyQuestion): Ready {
   const missing: Missing[] = [];
   for (const finding of question.findings) {
-    if (finding.state === 'unsafe') missing.push({ kind: 'unsafe', id: finding.check, words: `${finding.label}: unsafe as last seen`, blocks: true });
+    if (finding.state === 'unsafe')
+      missing.push({ kind: 'unsafe', id: finding.check, words: `${finding.label}: unsafe as last seen`, blocks: true });
   }
   const lastProof = new Map(question.proved.map((entry) => [entry.proof, entry.passed]));
   const lastSigned = new Map(question.signed.map((entry) => [entry.bolt, entry.judgement]));
   for (const proof of question.proofs) {
     const passed = lastProof.get(proof.id);
     if (passed === false) missing.push({ kind: 'failed', id: proof.id, words: `${proof.label}: failed`, blocks: true });
-    if (passed === undefined) missing.push({ kind: 'unsigned', id: proof.id, words: `${proof.label}: not signed`, blocks: proof.safetyCritical });
+    if (passed === undefined)
+      missing.push({
+        kind: 'unsigned',
+        id: proof.id,
+        words: `${proof.label}: not signed`,
+        blocks: proof.safetyCritical,
+      });
   }
   for (const bolt of question.bolts) {
     const judgement = lastSigned.get(bolt.id);
-    if (judgement === undefined) missing.push({ kind: 'unsigned', id: bolt.id, words: `${bolt.label}: not signed`, blocks: bolt.safetyCritical });
+    if (judgement === undefined)
+      missing.push({ kind: 'unsigned', id: bolt.id, words: `${bolt.label}: not signed`, blocks: bolt.safetyCritical });
     if (judgement === 'under' || judgement === 'over') {
-      missing.push({ kind: 'torque', id: bolt.id, words: `${bolt.label}: signed ${judgement} its band of ${bolt.torqueMinNm} to ${bolt.torqueMaxNm} N·m`, blocks: bolt.safetyCritical });
+      missing.push({
+        kind: 'torque',
+        id: bolt.id,
+        words: `${bolt.label}: signed ${judgement} its band of ${bolt.torqueMinNm} to ${bolt.torqueMaxNm} N·m`,
+        blocks: bolt.safetyCritical,
+      });
     }
   }
   for (const finding of question.findings) {
-    if (finding.state === 'not-looked-at') missing.push({ kind: 'not-looked-at', id: finding.check, words: `${finding.label}: not looked at`, blocks: false });
+    if (finding.state === 'not-looked-at')
+      missing.push({
+        kind: 'not-looked-at',
+        id: finding.check,
+        words: `${finding.label}: not looked at`,
+        blocks: false,
+      });
   }
   missing.sort((a, b) => Number(b.blocks) - Number(a.blocks));
   return { ready: missing.every((item) => !item.blocks), missing };

@@ -44,7 +44,9 @@ export interface Bolt {
 const WRENCH_PLACES = ['stem', 'bars', 'crank.left', 'crank.right', 'brake.front', 'brake.rear'];
 
 function belongs(when: Record<string, (string | boolean)[]>, kind: BicycleKind): boolean {
-  return Object.entries(when).every(([key, values]) => values.includes(kind[key as keyof BicycleKind] as string | boolean));
+  return Object.entries(when).every(([key, values]) =>
+    values.includes(kind[key as keyof BicycleKind] as string | boolean),
+  );
 }
 
 /**
@@ -58,7 +60,10 @@ function run({ kind }: z.output<typeof input>): { bolts: Bolt[] } {
     .filter((planned) => belongs(planned.when, kind))
     .map((planned): Bolt => {
       const { place, fastener, fastenerSize } = planned.row;
-      const line = torqueTable.find((t) => t.place === place && t.fastener === fastener && (fastenerSize === null || t.fastenerSize === fastenerSize));
+      const line = torqueTable.find(
+        (t) =>
+          t.place === place && t.fastener === fastener && (fastenerSize === null || t.fastenerSize === fastenerSize),
+      );
       if (!line) throw new Error(`no torque row for ${planned.id}`);
       return {
         id: planned.id,
@@ -72,7 +77,8 @@ function run({ kind }: z.output<typeof input>): { bolts: Bolt[] } {
         preparation: line.preparation,
         hand: line.threadHand,
         safetyCritical: line.safetyCritical === 'yes',
-        wrenchAsked: line.torqueMaxNm !== null && (WRENCH_PLACES.includes(planned.place) || kind.frameMaterial === 'carbon'),
+        wrenchAsked:
+          line.torqueMaxNm !== null && (WRENCH_PLACES.includes(planned.place) || kind.frameMaterial === 'carbon'),
         notes: line.sequenceNotes,
         fastener: planned.fastener,
         side: planned.side,

@@ -7,7 +7,9 @@ const side = z.enum(['left', 'right']).nullable();
 const assembly = z.strictObject({
   place: z.string(),
   title: z.string(),
-  parts: z.array(z.strictObject({ id: z.string(), label: z.string(), side, materials: z.array(z.string()), facing: z.string() })),
+  parts: z.array(
+    z.strictObject({ id: z.string(), label: z.string(), side, materials: z.array(z.string()), facing: z.string() }),
+  ),
   steps: z.array(
     z.strictObject({
       id: z.string(),

@@ -53,7 +53,8 @@ function run(question: Question): Turn {
 
   const sides = new Set(rows.map((found) => found.side));
   const side = question.side ?? (sides.size === 1 ? line.side : null);
-  const fromOutside: Rotation = (line.hand === 'right') === (question.action === 'tighten') ? 'clockwise' : 'anticlockwise';
+  const fromOutside: Rotation =
+    (line.hand === 'right') === (question.action === 'tighten') ? 'clockwise' : 'anticlockwise';
   const rotation = question.from === 'inside' ? flipped(fromOutside) : fromOutside;
   const spannerUpMoves = line.axis === 'across' && side ? topMoves(side, fromOutside) : null;
   return { hand: line.hand, rotation, spannerUpMoves, words: wordsFor(question, line, side, rotation, spannerUpMoves) };
@@ -66,13 +67,20 @@ function unknownTurn({ fastener, side }: Question): Turn {
     hand: 'unknown',
     rotation: 'unknown',
     spannerUpMoves: null,
-    words: cup && side !== 'left'
-      ? `Identify the thread before anyone heaves: a drive-side ${what} is left-handed in some standards and right-handed in others.`
-      : `Say which side first: the left and the right ${what} are not the same.`,
+    words:
+      cup && side !== 'left'
+        ? `Identify the thread before anyone heaves: a drive-side ${what} is left-handed in some standards and right-handed in others.`
+        : `Say which side first: the left and the right ${what} are not the same.`,
   };
 }
 
-function wordsFor(question: Question, line: ThreadHandRow, side: 'left' | 'right' | null, rotation: Rotation, moves: 'front' | 'rear' | null): string {
+function wordsFor(
+  question: Question,
+  line: ThreadHandRow,
+  side: 'left' | 'right' | null,
+  rotation: Rotation,
+  moves: 'front' | 'rear' | null,
+): string {
   const seen =
     question.fastener === 'pedal-body'
       ? 'seen from the spindle end'

@@ -1,0 +1,5 @@
+import { Floor } from '@/features/floor/Floor';
+
+export default function Page() {
+  return <Floor />;
+}

@@ -1,0 +1,53 @@
+const MM_PER_INCH = 25.4;
+
+export type ParsedReading = { ok: true; value: number } | { ok: false; hint: string };
+
+/**
+ * A length as a person or a caliper types it, in millimetres: `306.9`, `306,9`, `3/16`, `1 3/8`, `0.1875in`, `3/16 in`.
+ * A fraction without a unit is of an inch, since nobody measures millimetres in fractions.
+ *
+ * Errors come as a hint: text, a zero divisor, a negative length. Example: `parseLengthMm('3/16')` → 4.7625.
+ */
+export function parseLengthMm(text: string): ParsedReading {
+  const trimmed = text
+    .trim()
+    .toLowerCase()
+    .replace(/\u2033|"/g, 'in');
+  if (trimmed === '') return { ok: false, hint: 'type a reading' };
+  const fraction = /^(?:(\d+)[\s-]+)?(\d+)\s*\/\s*(\d+)\s*(?:in)?$/.exec(trimmed);
+  if (fraction) {
+    const [, whole, top, bottom] = fraction;
+    if (Number(bottom) === 0) return { ok: false, hint: 'a fraction cannot be divided by 0' };
+    return { ok: true, value: (Number(whole ?? 0) + Number(top) / Number(bottom)) * MM_PER_INCH };
+  }
+  const inches = /^(.*?)\s*in$/.exec(trimmed);
+  const number = parseDecimal(inches ? inches[1]! : trimmed.replace(/\s*mm$/, ''));
+  if (!number.ok) return number;
+  return { ok: true, value: inches ? number.value * MM_PER_INCH : number.value };
+}
+
+/** A plain number with a point or a comma: `306.9`, `306,9`. Never negative. Example: `parseDecimal('0,5')` → 0.5. */
+export function parseDecimal(text: string): ParsedReading {
+  const trimmed = text.trim();
+  if (/^[-\u2212]/.test(trimmed))
+    return { ok: false, hint: 'a reading is never negative: zero the caliper and measure again' };
+  if (!/^(\d+([.,]\d*)?|[.,]\d+)$/.test(trimmed)) {
+    return { ok: false, hint: `"${trimmed.slice(0, 20)}" is no reading: type digits, for example 306.9 or 3/16` };
+  }
+  const value = Number(trimmed.replace(',', '.'));
+  return Number.isFinite(value) && value < 1e7
+    ? { ok: true, value }
+    : { ok: false, hint: 'far too large: read it again' };
+}
+
+/**
+ * An amount of money as typed, in minor units: `140`, `140.5`, `140,50`. More than two decimals is refused, because money
+ * never rounds silently. Example: `parseMoneyMinor('12,5')` → 1250.
+ */
+export function parseMoneyMinor(text: string): ParsedReading {
+  const trimmed = text.trim().replace(/^[\u20ac\u00a3$]\s*/, '');
+  if (/^[-\u2212]/.test(trimmed)) return { ok: false, hint: 'an amount is never negative here' };
+  const found = /^(\d{1,7})(?:[.,](\d{1,2}))?$/.exec(trimmed);
+  if (!found) return { ok: false, hint: `"${trimmed.slice(0, 20)}" is no amount: type it as 140 or 140.50` };
+  return { ok: true, value: Number(found[1]) * 100 + Number((found[2] ?? '').padEnd(2, '0')) };
+}

@@ -1,0 +1,12 @@
+'use client';
+import type { LookOver } from '@/core/inspect/lookOver';
+import type { Bicycle } from '@/model/record';
+import { lookOverInput } from '@/model/selectors';
+import { useReckon } from '../workshop/useReckon';
+import { useSettings } from '../workshop/WorkshopProvider';
+
+/** The look-over of a bicycle as it stands now, with every finding judged. */
+export function useFindings(bicycle: Bicycle): LookOver | null {
+  const settings = useSettings();
+  return useReckon<LookOver>('inspect.lookOver', lookOverInput(bicycle, settings)).output;
+}

@@ -1,0 +1,137 @@
+import { newBicycle, newTray, USUAL_COSTS, USUAL_SETTINGS } from '@/model/fresh';
+import type { Bicycle, WorkshopSettings } from '@/model/record';
+
+const HOUR_MS = 3_600_000;
+
+/** A made-up two-person workshop in a disused ferry ticket hall, dated back from `now`. */
+export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: WorkshopSettings } {
+  const ago = (hours: number) => new Date(now.getTime() - hours * HOUR_MS).toISOString();
+
+  const tourer = newBicycle('green-tourer', ago(3), 'Green tourer', {
+    beadSeatMm: 622,
+    tyreWidthMm: 32,
+    bars: 'drop',
+    stem: 'quill',
+    brakes: 'rim',
+    chain: '5-8-speed',
+    cranks: 'square-taper',
+    bottomBracket: 'english',
+    wheels: 'quick-release',
+    mudguards: true,
+    rack: true,
+  });
+  tourer.note = 'Lugged frame, seven sprockets, one owner. Stood in a boathouse.';
+  tourer.appraisal = {
+    ...tourer.appraisal,
+    asking: 14000,
+    resale: { low: 26000, likely: 30000, high: 34000 },
+    target: { kind: 'hourly', amount: 1500 },
+  };
+
+  const staff = newBicycle('ferry-staff-7', ago(24 * 9), 'Ferry staff bike 7', {
+    frame: 'step-through',
+    beadSeatMm: 590,
+    tyreWidthMm: 37,
+    bars: 'swept',
+    stem: 'quill',
+    chain: 'single-or-hub-gear',
+    cranks: 'cottered',
+    wheels: 'nutted',
+    mudguards: true,
+    rack: true,
+  });
+  staff.note = 'Three-speed hub gear. Came with the building.';
+  staff.appraisal = { ...staff.appraisal, asking: 3000, resale: { low: 12000, likely: 15000, high: 19000 } };
+  staff.purchase = { paid: 3000, at: ago(24 * 8) };
+  staff.brief = 'preserve';
+  staff.observations = [
+    { id: 'o1', check: 'tyres', at: ago(50), evidence: { outcome: 'fine-cracks' }, note: '', withdrawn: false },
+    {
+      id: 'o2',
+      check: 'hub-front',
+      at: ago(50),
+      evidence: { feel: 'gritty', play: 'slight' },
+      note: 'Rumble felt at the fork blade.',
+      withdrawn: false,
+    },
+    { id: 'o3', check: 'headset', at: ago(50), evidence: { feel: 'smooth', play: 'none' }, note: '', withdrawn: false },
+    { id: 'o4', check: 'chain', at: ago(49), evidence: { pitches: 24, lengthMm: 307.4 }, note: '', withdrawn: false },
+    { id: 'o5', check: 'cranks', at: ago(49), evidence: { left: 'loose', right: 'firm' }, note: '', withdrawn: false },
+    { id: 'o6', check: 'frame', at: ago(49), evidence: { outcome: 'rust' }, note: '', withdrawn: false },
+  ];
+  staff.jobs = [
+    {
+      id: 'j1',
+      rule: 'hub-front-open',
+      title: 'Open and overhaul the front hub',
+      place: 'hub.front',
+      minutes: { low: 45, likely: 65, high: 100 },
+      parts: { low: 150, likely: 300, high: 900 },
+      decision: 'keep',
+      reason: '',
+      done: false,
+    },
+    {
+      id: 'j2',
+      rule: 'arm-fixing',
+      title: 'Put the loose crank arm right',
+      place: 'crank.left',
+      minutes: { low: 20, likely: 40, high: 90 },
+      parts: { low: 0, likely: 1500, high: 4000 },
+      decision: 'keep',
+      reason: '',
+      done: false,
+    },
+  ];
+  staff.trays = [
+    {
+      ...newTray('hub.front'),
+      doneSteps: ['photo', 'before', 'skewer', 'locknut', 'cone', 'balls-left'],
+      order: ['skewer', 'locknut.left', 'washer.left', 'cone.left', 'dust-cap.left', 'balls.left'],
+      balls: {
+        left: { out: 9, holds: null, in: null, answer: null },
+        right: { out: null, holds: null, in: null, answer: null },
+      },
+      before: { feel: 'gritty', play: 'slight', spinS: 14 },
+      axle: { majorMm: 7.938, pitchMm: 0.9769, boreMm: 0, coneSpanMm: 58, clampForceN: 0 },
+    },
+  ];
+  staff.timers = [
+    {
+      id: 't1',
+      label: 'Locknut and washer',
+      place: 'hub.front',
+      startedAt: ago(1.2),
+      minutes: 480,
+      maxMinutes: 720,
+      next: 'Brush, rinse, neutralise, dry, oil at once.',
+      endedAt: null,
+    },
+  ];
+  staff.minutes = [
+    { id: 'm1', stage: 'look-over', minutes: 25, at: ago(49) },
+    { id: 'm2', stage: 'strip', minutes: 40, at: ago(2) },
+  ];
+  staff.lines = [{ id: 'l1', label: 'Balls 3/16 in, bag of 50', kind: 'part', paid: 600, packQty: 50, usedQty: 20 }];
+
+  const racer = newBicycle('grey-racer', ago(24 * 30), 'Grey winter racer', {
+    beadSeatMm: 622,
+    tyreWidthMm: 28,
+    bars: 'drop',
+    stem: 'threadless',
+    brakes: 'disc',
+    frameMaterial: 'aluminium',
+    chain: '9-10-speed',
+    cranks: 'pinch-bolt',
+    wheels: 'quick-release',
+  });
+  racer.note = 'Ridden indoors for two winters: look under the tape.';
+  racer.appraisal = {
+    ...racer.appraisal,
+    asking: 22000,
+    resale: { low: 38000, likely: 46000, high: 52000 },
+    lines: USUAL_COSTS,
+  };
+
+  return { bicycles: [tourer, staff, racer], settings: { ...USUAL_SETTINGS, name: 'Ticket hall workshop' } };
+}

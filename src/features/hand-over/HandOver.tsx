@@ -1,0 +1,171 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { MoneyResult } from '@/core/money/result';
+import type { Bolt } from '@/core/rebuild/bolts';
+import { resultInput, workedMinutes } from '@/model/selectors';
+import { newId } from '@/store/browser';
+import { dayOf, hours, money, percent } from '@/ui/format';
+import { ReadingField } from '@/ui/ReadingField';
+import { BigNumber, Section } from '@/ui/Section';
+import { stateColour } from '@/ui/StateMark';
+import { Working } from '@/ui/Working';
+import { STAGE_LABELS } from '../bike/stages';
+import { useFindings } from '../bike/useFindings';
+import { useReady } from '../prove/useReady';
+import { useNow } from '../workshop/useNow';
+import { useReckon } from '../workshop/useReckon';
+import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
+import { MoneyLines } from './MoneyLines';
+import { PrintSheet } from './PrintSheet';
+
+function Earned({ bicycle }: Pick<StageProps, 'bicycle'>) {
+  const settings = useSettings();
+  const { currency } = settings;
+  const { output: result, errors } = useReckon<MoneyResult>('money.result', resultInput(bicycle, settings));
+  if (errors.length)
+    return (
+      <Typography role="alert" color="error">
+        {errors[0]!.message}
+      </Typography>
+    );
+  if (!result) return <Typography role="status">Adding it up…</Typography>;
+  return (
+    <>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(4, auto)' },
+          gap: { xs: 2, sm: 4 },
+          justifyContent: 'start',
+        }}
+      >
+        <BigNumber
+          value={result.profit === null ? 'Not sold' : money(result.profit, currency)}
+          label="profit"
+          tone={result.profit !== null && result.profit < 0 ? stateColour('unsafe') : undefined}
+        />
+        <BigNumber value={result.hourly === null ? '–' : money(result.hourly, currency)} label="an hour" />
+        <BigNumber value={hours(workedMinutes(bicycle))} label="of work" />
+        <BigNumber value={money(result.outlay, currency)} label="laid out" />
+      </Box>
+      <Typography sx={{ mt: 1.5 }}>
+        {money(result.charged, currency)} of parts went into this bicycle; {money(result.stockLeft, currency)} is left
+        in the drawer at what it cost.
+        {result.margin !== null && ` Profit is ${percent(Math.max(0, result.margin))} of the sale.`}
+      </Typography>
+      <Working rows={result.working} />
+    </>
+  );
+}
+
+/** Cost, hours, what it earned, and the sheet that goes with it. */
+export function HandOver({ bicycle, send }: StageProps) {
+  const settings = useSettings();
+  const { currency } = settings;
+  const now = useNow(60_000);
+  const lookOver = useFindings(bicycle);
+  const ready = useReady(bicycle);
+  const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', { kind: bicycle.kind });
+  return (
+    <>
+      <Box className="no-print">
+        <Section title="What it earned">
+          <Earned bicycle={bicycle} />
+        </Section>
+        <Section title="Sale and hours">
+          <Box data-readings sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'start' }}>
+            <ReadingField
+              label="Bought for"
+              kind="money"
+              unit={currency}
+              value={bicycle.purchase?.paid ?? null}
+              onCommit={(paid) => send({ type: 'recordPurchase', paid, at: new Date().toISOString() })}
+            />
+            <ReadingField
+              label="Sold for"
+              kind="money"
+              unit={currency}
+              value={bicycle.sale.price}
+              onCommit={(price) => send({ type: 'setSale', changes: { price } })}
+              onClear={() => send({ type: 'setSale', changes: { price: null } })}
+            />
+            <ReadingField
+              label="Selling fee"
+              kind="money"
+              unit={currency}
+              value={bicycle.sale.fee}
+              onCommit={(fee) => send({ type: 'setSale', changes: { fee } })}
+            />
+            <ReadingField
+              label="More minutes"
+              kind="number"
+              unit="min"
+              keepEmpty
+              value={null}
+              onCommit={(minutes) =>
+                send({
+                  type: 'putMinutes',
+                  entry: { id: newId(), stage: 'hand-over', minutes, at: new Date().toISOString() },
+                })
+              }
+              refuse={(m) => (m <= 0 || m > 10_080 ? 'more than nothing, a week at most' : null)}
+              help="Enter adds them"
+            />
+          </Box>
+          {bicycle.minutes.length > 0 && (
+            <Box
+              component="details"
+              sx={{
+                '& summary': { cursor: 'pointer', color: 'primary.main', fontWeight: 600, py: 1, width: 'fit-content' },
+              }}
+            >
+              <summary>
+                {hours(workedMinutes(bicycle))} in {bicycle.minutes.length} entries
+              </summary>
+              {bicycle.minutes.map((entry) => (
+                <Box key={entry.id} sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+                  <Box sx={{ width: 90, fontWeight: 620 }}>{hours(entry.minutes)}</Box>
+                  <Box sx={{ flex: 1 }}>
+                    {STAGE_LABELS[entry.stage]}, {dayOf(entry.at)}
+                  </Box>
+                  <Button size="small" color="inherit" onClick={() => send({ type: 'removeMinutes', entry: entry.id })}>
+                    Remove
+                  </Button>
+                </Box>
+              ))}
+            </Box>
+          )}
+        </Section>
+        <Section title="Parts and consumables">
+          <MoneyLines bicycle={bicycle} send={send} />
+        </Section>
+        <Section
+          title="The sheet that goes with it"
+          aside={
+            <Button variant="contained" size="small" onClick={() => window.print()}>
+              Print it
+            </Button>
+          }
+        >
+          <Typography variant="body2" sx={{ color: 'text.secondary', mb: 2 }}>
+            Found, done, measured, torqued, proved. No price stands on it.
+          </Typography>
+        </Section>
+      </Box>
+      {lookOver && ready && output ? (
+        <PrintSheet
+          bicycle={bicycle}
+          findings={lookOver.findings}
+          bolts={output.bolts}
+          ready={ready}
+          workshop={settings.name}
+          today={now.toISOString()}
+        />
+      ) : (
+        <Typography role="status">Drawing the sheet up…</Typography>
+      )}
+    </>
+  );
+}

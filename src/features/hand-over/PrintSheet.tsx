@@ -1,0 +1,157 @@
+'use client';
+import Box from '@mui/material/Box';
+import type { LookOver } from '@/core/inspect/lookOver';
+import { proofs } from '@/core/prove/proofs';
+import type { Ready } from '@/core/prove/ready';
+import type { Bolt } from '@/core/rebuild/bolts';
+import { stateLabel } from '@/core/vocabulary/vocabulary';
+import type { Bicycle } from '@/model/record';
+import { signedBolts, trayFor } from '@/model/selectors';
+import { BicycleDrawing } from '@/ui/BicycleDrawing';
+import { dayOf } from '@/ui/format';
+
+function Part({ title, children }: { title: string; children: React.ReactNode }) {
+  return (
+    <Box sx={{ mt: 2.5, breakInside: 'avoid' }}>
+      <Box component="h3" sx={{ m: 0, mb: 0.75, fontSize: '1rem', borderBottom: '1px solid' }}>
+        {title}
+      </Box>
+      {children}
+    </Box>
+  );
+}
+
+/** The sheet that goes with the bicycle: found, done, measured, torqued. No price stands on it. */
+export function PrintSheet({
+  bicycle,
+  findings,
+  bolts,
+  ready,
+  workshop,
+  today,
+}: {
+  bicycle: Bicycle;
+  findings: LookOver['findings'];
+  bolts: Bolt[];
+  ready: Ready;
+  workshop: string;
+  today: string;
+}) {
+  const tray = trayFor(bicycle, 'hub.front');
+  const done = bicycle.jobs.filter((job) => job.decision === 'keep' && job.done);
+  const left = bicycle.jobs.filter((job) => job.decision === 'drop');
+  const signed = signedBolts(bicycle, bolts);
+  const boltById = new Map(bolts.map((bolt) => [bolt.id, bolt]));
+  const balls = (['left', 'right'] as const)
+    .filter((side) => tray.balls[side].in !== null)
+    .map((side) => `${tray.balls[side].in} ${side}`);
+  const blocking = ready.missing.filter((item) => item.blocks);
+  return (
+    <Box
+      id="sheet"
+      sx={{
+        bgcolor: '#fff',
+        color: '#111',
+        p: { xs: 2, sm: 4 },
+        border: '1px solid',
+        borderColor: 'divider',
+        fontSize: '0.92rem',
+        '--mui-palette-sheet-line': '#111',
+        '--mui-palette-sheet-faint': '#999',
+        '& table': { borderCollapse: 'collapse', width: '100%' },
+        '& td': { py: 0.3, pr: 2, verticalAlign: 'top' },
+        '@media print': { border: 0, p: 0 },
+      }}
+    >
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 220px', gap: 3, alignItems: 'end' }}>
+        <Box>
+          <Box sx={{ fontSize: '1.7rem', fontWeight: 680, lineHeight: 1.15 }}>{bicycle.name}</Box>
+          <Box>
+            {workshop}, {dayOf(today)}
+          </Box>
+          <Box sx={{ mt: 1, fontWeight: 620 }}>
+            {ready.ready
+              ? 'Proved and signed as listed below.'
+              : `Not ready: ${blocking.length} ${blocking.length === 1 ? 'point stands' : 'points stand'} open. Not to be ridden until they are closed.`}
+          </Box>
+        </Box>
+        <BicycleDrawing kind={bicycle.kind} label="" quiet />
+      </Box>
+      <Part title="Found">
+        <table>
+          <tbody>
+            {findings.map((finding) => (
+              <tr key={finding.check}>
+                <td>{finding.label}</td>
+                <td>
+                  <b>{stateLabel(finding.state)}</b>
+                </td>
+                <td>{finding.state === 'not-looked-at' ? '' : finding.reasons[0]}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </Part>
+      <Part title="Done">
+        {done.length === 0 ? 'No job is marked as done.' : done.map((job) => <div key={job.id}>{job.title}</div>)}
+        {left.length > 0 && (
+          <Box sx={{ mt: 1 }}>
+            Left alone on purpose: {left.map((job) => `${job.title} (${job.reason || 'no reason given'})`).join('; ')}
+          </Box>
+        )}
+      </Part>
+      {(tray.before || tray.after || balls.length > 0) && (
+        <Part title="Measured: front hub">
+          {balls.length > 0 && <div>Balls in: {balls.join(', ')}</div>}
+          {tray.before && (
+            <div>
+              Before: feel {tray.before.feel}, play {tray.before.play}
+              {tray.before.spinS !== null && `, spun ${tray.before.spinS} s`}
+            </div>
+          )}
+          {tray.after && (
+            <div>
+              After: feel {tray.after.feel}, play {tray.after.play}
+              {tray.after.spinS !== null && `, spun ${tray.after.spinS} s`}
+            </div>
+          )}
+        </Part>
+      )}
+      <Part title="Torqued">
+        {signed.length === 0 ? (
+          'No bolt is signed.'
+        ) : (
+          <table>
+            <tbody>
+              {signed.map(({ bolt, row, judgement }) => (
+                <tr key={bolt}>
+                  <td>{boltById.get(bolt)!.label}</td>
+                  <td>
+                    {row.valueNm === null
+                      ? 'by feel'
+                      : `${row.valueNm} N·m by wrench${judgement === 'within' ? '' : `, ${judgement}`}`}
+                  </td>
+                  <td>{boltById.get(bolt)!.preparation}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </Part>
+      <Part title="Proved">
+        {proofs.map((proof) => {
+          const mark = bicycle.proofs.findLast((row) => row.proof === proof.id);
+          return (
+            <div key={proof.id}>
+              {proof.label}: <b>{mark ? (mark.passed ? 'passed' : 'failed') : 'not signed'}</b>
+            </div>
+          );
+        })}
+      </Part>
+      <Part title="Watch">
+        Spokes settle and cables bed in: have bolts and brakes looked at again after the first rides. This sheet says
+        what was seen and done; it is no certificate.
+      </Part>
+    </Box>
+  );
+}

@@ -1,0 +1,22 @@
+'use client';
+import { proofs } from '@/core/prove/proofs';
+import { readiness, type Ready } from '@/core/prove/ready';
+import type { Bolt } from '@/core/rebuild/bolts';
+import type { Bicycle } from '@/model/record';
+import { signedBolts } from '@/model/selectors';
+import { useFindings } from '../bike/useFindings';
+import { useReckon } from '../workshop/useReckon';
+
+/** Whether the bicycle may be called ready; null while the findings and bolts are being read. */
+export function useReady(bicycle: Bicycle): Ready | null {
+  const lookOver = useFindings(bicycle);
+  const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', { kind: bicycle.kind });
+  if (!lookOver || !output) return null;
+  return readiness({
+    findings: lookOver.findings,
+    bolts: output.bolts,
+    signed: signedBolts(bicycle, output.bolts),
+    proofs,
+    proved: bicycle.proofs.map(({ proof, passed }) => ({ proof, passed })),
+  });
+}

@@ -1,0 +1,158 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { Bolt } from '@/core/rebuild/bolts';
+import type { TorqueJudgement } from '@/core/rebuild/judgeTorque';
+import type { Signature } from '@/model/record';
+import { signedBolts } from '@/model/selectors';
+import { newId } from '@/store/browser';
+import { ReadingField } from '@/ui/ReadingField';
+import { Section } from '@/ui/Section';
+import { stateColour, StateMark } from '@/ui/StateMark';
+import { useReckon } from '../workshop/useReckon';
+import type { StageProps } from '../workshop/WorkshopProvider';
+
+const HANDS = { right: 'right-hand thread', left: 'LEFT-hand thread', none: 'no thread' } as const;
+
+function judgementWords(judgement: TorqueJudgement, row: Signature): string {
+  switch (judgement) {
+    case 'within':
+      return `${row.valueNm} N·m by wrench, within its band`;
+    case 'under':
+      return `${row.valueNm} N·m is under its band: tighten it`;
+    case 'over':
+      return `${row.valueNm} N·m is over its band: slacken it and look at the thread`;
+    case 'by feel':
+      return 'signed by feel';
+    case 'no figure':
+      return `${row.valueNm} N·m, and no figure to hold it against`;
+  }
+}
+
+function Band({ bolt }: { bolt: Bolt }) {
+  if (bolt.torqueMinNm === null || bolt.torqueMaxNm === null)
+    return <Box sx={{ fontSize: '0.92rem' }}>{bolt.feel ?? 'By feel'}</Box>;
+  return (
+    <Box sx={{ whiteSpace: 'nowrap' }}>
+      <Box component="span" sx={{ fontSize: '1.5rem', fontWeight: 660 }}>
+        {bolt.torqueMinNm === bolt.torqueMaxNm ? bolt.torqueMinNm : `${bolt.torqueMinNm}–${bolt.torqueMaxNm}`}
+      </Box>{' '}
+      N·m
+    </Box>
+  );
+}
+
+function BoltRow({
+  send,
+  bolt,
+  signed,
+}: Pick<StageProps, 'send'> & { bolt: Bolt; signed: { judgement: TorqueJudgement; row: Signature } | undefined }) {
+  const sign = (how: Signature['how'], valueNm: number | null) =>
+    send({ type: 'signBolt', signature: { id: newId(), bolt: bolt.id, how, valueNm, at: new Date().toISOString() } });
+  const wrong = signed?.judgement === 'under' || signed?.judgement === 'over';
+  return (
+    <Box
+      component="li"
+      sx={{
+        listStyle: 'none',
+        borderTop: '1px solid',
+        borderColor: 'divider',
+        py: 1.5,
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', sm: 'minmax(0, 1fr) 150px 250px' },
+        gap: { xs: 1, sm: 2 },
+        alignItems: 'start',
+      }}
+    >
+      <Box sx={{ minWidth: 0 }}>
+        <Box sx={{ fontWeight: 640, fontSize: '1.05rem' }}>
+          {bolt.label}{' '}
+          {bolt.size && (
+            <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
+              {bolt.size}
+            </Box>
+          )}
+        </Box>
+        <Box sx={{ fontSize: '0.92rem' }}>
+          <b>{bolt.preparation}</b>,{' '}
+          <Box component="span" sx={{ fontWeight: bolt.hand === 'left' ? 700 : 400 }}>
+            {HANDS[bolt.hand]}
+          </Box>
+          , {bolt.tool}
+        </Box>
+        {bolt.notes && <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>{bolt.notes}.</Box>}
+        {signed && (
+          <Box
+            sx={{
+              fontSize: '0.92rem',
+              mt: 0.5,
+              color: wrong ? stateColour('unsafe') : stateColour('fine'),
+              fontWeight: 600,
+            }}
+          >
+            <StateMark state={wrong ? 'unsafe' : 'fine'} word={false} size={16} />{' '}
+            {judgementWords(signed.judgement, signed.row)}
+            {signed.judgement === 'by feel' && bolt.wrenchAsked && (
+              <Box component="span" sx={{ color: 'text.primary', fontWeight: 400 }}>
+                ; the wrench is asked for here
+              </Box>
+            )}
+          </Box>
+        )}
+      </Box>
+      <Box>
+        <Band bolt={bolt} />
+        <Box sx={{ fontSize: '0.78rem', color: 'text.secondary' }}>
+          {bolt.safetyCritical ? 'holds the rider' : 'not safety-critical'}
+          {bolt.confidence === 'low' && ', figure uncertain'}
+        </Box>
+      </Box>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'start' }}>
+        {bolt.torqueMaxNm !== null && (
+          <ReadingField
+            label="Wrench said"
+            kind="number"
+            unit="N·m"
+            keepEmpty={false}
+            value={signed?.row.valueNm ?? null}
+            width={140}
+            onCommit={(valueNm) => sign('wrench', valueNm)}
+            refuse={(v) => (v <= 0 || v > 300 ? 'no bolt here takes that' : null)}
+          />
+        )}
+        <Button
+          variant={signed?.row.how === 'feel' ? 'contained' : 'outlined'}
+          aria-pressed={signed?.row.how === 'feel'}
+          aria-label={`Sign by feel: ${bolt.label}`}
+          onClick={() =>
+            signed?.row.how === 'feel' ? send({ type: 'unsignBolt', signature: signed.row.id }) : sign('feel', null)
+          }
+        >
+          By feel
+        </Button>
+      </Box>
+    </Box>
+  );
+}
+
+/** The torque round: every bolt, front to back, with its compound, its hand and who judged it how. */
+export function Rebuild({ bicycle, send }: StageProps) {
+  const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', { kind: bicycle.kind });
+  const bolts = output?.bolts ?? [];
+  const signed = new Map(signedBolts(bicycle, bolts).map((entry) => [entry.bolt, entry]));
+  return (
+    <Section title="Torque round" aside={`${signed.size} of ${bolts.length} signed`}>
+      <Typography sx={{ mb: 2, maxWidth: '62ch' }}>
+        Every bolt, front to back: the round always finds some loose. The figure on the part or its paper comes first;
+        this table is the fall-back. Grease lowers what a bolt needs.
+      </Typography>
+      {!output && <Typography role="status">Looking the bolts up…</Typography>}
+      <Box component="ul" data-readings sx={{ p: 0, m: 0, '& > li:first-of-type': { borderTop: 0 } }}>
+        {bolts.map((bolt) => (
+          <BoltRow key={bolt.id} send={send} bolt={bolt} signed={signed.get(bolt.id)} />
+        ))}
+      </Box>
+    </Section>
+  );
+}

@@ -1,0 +1,99 @@
+'use client';
+import Alert from '@mui/material/Alert';
+import Button from '@mui/material/Button';
+import { createContext, use, useEffect, useState, type ReactNode } from 'react';
+import { useStore } from 'zustand';
+import { demoWorkshop } from '@/features/demo/demoWorkshop';
+import type { Command } from '@/model/commands';
+import type { Bicycle, WorkshopSettings } from '@/model/record';
+import { chosenWorkshop, openWorkshop } from '@/store/browser';
+import type { WorkshopName } from '@/store/database';
+import type { Workshop, WorkshopState } from '@/store/workshop';
+
+interface Opened {
+  name: WorkshopName;
+  workshop: Workshop;
+}
+
+const WorkshopContext = createContext<Opened | null>(null);
+
+/** Opens the records of this browser; until then a quiet line says so. */
+export function WorkshopProvider({ children }: { children: ReactNode }) {
+  const [opened, setOpened] = useState<Opened | null>(null);
+  useEffect(() => {
+    const name = chosenWorkshop(window.location.search);
+    const workshop = openWorkshop(name);
+    void workshop
+      .load(name === 'demo' ? () => demoWorkshop(new Date()) : undefined)
+      .then(() => setOpened({ name, workshop }));
+    return () => workshop.close();
+  }, []);
+  if (!opened) {
+    return (
+      <p role="status" style={{ padding: '20vh 24px', textAlign: 'center' }}>
+        Opening the workshop…
+      </p>
+    );
+  }
+  return (
+    <WorkshopContext value={opened}>
+      <Problem workshop={opened.workshop} />
+      {children}
+    </WorkshopContext>
+  );
+}
+
+function Problem({ workshop }: { workshop: Workshop }) {
+  const { problem, unopened } = useStore(workshop.store, (state) => state);
+  return (
+    <>
+      {problem && (
+        <Alert
+          severity="error"
+          className="no-print"
+          action={
+            <Button color="inherit" onClick={() => void workshop.retry()}>
+              Try again
+            </Button>
+          }
+        >
+          {problem}
+        </Alert>
+      )}
+      {unopened.length > 0 && (
+        <Alert severity="warning" className="no-print">
+          {unopened.length === 1 ? 'One bicycle was' : `${unopened.length} bicycles were`} left closed and untouched.{' '}
+          {unopened[0]!.detail}
+        </Alert>
+      )}
+    </>
+  );
+}
+
+function useOpened(): Opened {
+  const opened = use(WorkshopContext);
+  if (!opened) throw new Error('outside of the workshop');
+  return opened;
+}
+
+export function useWorkshop(): Workshop {
+  return useOpened().workshop;
+}
+
+export function useWorkshopName(): WorkshopName {
+  return useOpened().name;
+}
+
+export function useWorkshopState<T>(select: (state: WorkshopState) => T): T {
+  return useStore(useOpened().workshop.store, select);
+}
+
+export function useSettings(): WorkshopSettings {
+  return useWorkshopState((state) => state.settings);
+}
+
+/** A bicycle and the way to change it; each stage is given both. */
+export interface StageProps {
+  bicycle: Bicycle;
+  send(command: Command): void;
+}

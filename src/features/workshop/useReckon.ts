@@ -1,0 +1,63 @@
+'use client';
+import { useEffect, useId, useState } from 'react';
+import type { InputError } from '@/core/calculator';
+import { Cancelled, type Reckoned } from '@/worker/lanes';
+import { reckoner } from '@/worker/client';
+
+export interface Reckoning<Output> {
+  output: Output | null;
+  errors: InputError[];
+  pending: boolean;
+  /** True when the reckoning itself broke, which is a fault of ours. */
+  failed: boolean;
+}
+
+const answered = new Map<string, Reckoned>();
+const MOST_ANSWERS = 300;
+
+function remember(key: string, result: Reckoned): void {
+  answered.set(key, result);
+  if (answered.size > MOST_ANSWERS) answered.delete(answered.keys().next().value!);
+}
+
+/**
+ * Asks a calculator in the worker and gives its last answer until the next is there. A later question of the same
+ * component cancels its earlier one; an answer is remembered by its question, so that a view drawn again asks nothing.
+ * `input` null asks nothing.
+ */
+export function useReckon<Output>(id: string, input: unknown): Reckoning<Output> {
+  const caller = `${useId()}${id}`;
+  const key = input === null ? null : `${id} ${JSON.stringify(input)}`;
+  const [shown, setShown] = useState<{ key: string; result: Reckoned | 'failed' } | null>(null);
+
+  useEffect(() => {
+    if (key === null) return;
+    if (answered.has(key)) return;
+    let gone = false;
+    reckoner()
+      .reckon(caller, id, JSON.parse(key.slice(id.length + 1)))
+      .then(
+        (result) => {
+          remember(key, result);
+          if (!gone) setShown({ key, result });
+        },
+        (error: unknown) => {
+          if (!gone && !(error instanceof Cancelled)) setShown({ key, result: 'failed' });
+        },
+      );
+    return () => {
+      gone = true;
+    };
+  }, [caller, id, key]);
+
+  if (key === null) return { output: null, errors: [], pending: false, failed: false };
+  const result = answered.get(key) ?? shown?.result ?? null;
+  const pending = !answered.has(key) && shown?.key !== key;
+  if (result === 'failed') return { output: null, errors: [], pending: false, failed: true };
+  return {
+    output: result?.ok ? (result.output as Output) : null,
+    errors: result && !result.ok ? result.errors : [],
+    pending,
+    failed: false,
+  };
+}

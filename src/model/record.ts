@@ -1,0 +1,200 @@
+import { z } from 'zod';
+import { houseRules } from '@/core/bearings/grade';
+import { MISMATCH_ANSWERS } from '@/core/bearings/counts';
+import { bicycleKind, BRIEFS } from '@/core/bicycle';
+import { currencyCode, minorUnits, orderedRange, workMinutes } from '@/core/fields';
+import { evidence } from '@/core/inspect/checks';
+
+z.config({ jitless: true });
+
+/** Version of the stored shape; every change of it adds a step to `migrate.ts`. */
+export const SCHEMA_VERSION = 1;
+
+export const STAGES = [
+  'buy',
+  'look-over',
+  'decide',
+  'strip',
+  'clean',
+  'overhaul',
+  'rebuild',
+  'prove',
+  'hand-over',
+] as const;
+export type Stage = (typeof STAGES)[number];
+
+const id = z.string().min(1).max(64);
+const at = z.iso.datetime();
+const text = z.string().max(2000);
+const label = z.string().min(1).max(120);
+const count = z.number().multipleOf(1).min(0).max(200).nullable();
+
+export const costLine = z.strictObject({
+  id,
+  label,
+  kind: z.enum(['standing', 'fault']),
+  chance: z.number().min(0).max(1),
+  parts: orderedRange(minorUnits),
+  minutes: orderedRange(workMinutes),
+});
+export type CostLine = z.output<typeof costLine>;
+
+export const appraisal = z.strictObject({
+  asking: minorUnits,
+  resale: orderedRange(minorUnits),
+  otherCosts: minorUnits,
+  target: z.strictObject({ kind: z.enum(['profit', 'hourly']), amount: minorUnits }),
+  confidence: z.number().min(0.5).max(0.99),
+  lines: z.array(costLine).max(100),
+});
+
+export const observation = z.strictObject({
+  id,
+  check: id,
+  at,
+  evidence,
+  note: text.default(''),
+  withdrawn: z.boolean().default(false),
+});
+export type Observation = z.output<typeof observation>;
+
+export const job = z.strictObject({
+  id,
+  rule: id.nullable(),
+  title: label,
+  place: id,
+  minutes: orderedRange(workMinutes),
+  parts: orderedRange(minorUnits),
+  decision: z.enum(['keep', 'drop']),
+  reason: text.default(''),
+  done: z.boolean().default(false),
+});
+export type Job = z.output<typeof job>;
+
+export const sideCount = z.strictObject({
+  out: count,
+  holds: count,
+  in: count,
+  answer: z.enum(MISMATCH_ANSWERS).nullable(),
+});
+export type SideCount = z.output<typeof sideCount>;
+
+const bearingFeel = z.enum(['smooth', 'light-rumble', 'gritty', 'notchy', 'tight', 'seized', 'unknown']);
+const bearingPlay = z.enum(['none', 'slight', 'clear', 'unknown']);
+export const bearingState = z.strictObject({
+  feel: bearingFeel,
+  play: bearingPlay,
+  spinS: z.number().min(0).max(600).nullable(),
+});
+
+export const coneTrial = z.strictObject({
+  id,
+  turnDeg: z.number().min(-720).max(720),
+  feel: z.enum(['loose', 'tick', 'smooth', 'tight']),
+  clamped: z.boolean(),
+});
+
+export const tray = z.strictObject({
+  place: id,
+  doneSteps: z.array(id),
+  order: z.array(id),
+  backIn: z.array(id),
+  balls: z.strictObject({ left: sideCount, right: sideCount }),
+  ballReadingsMm: z.array(z.number()).max(50),
+  instrument: z.enum(['caliper', 'micrometer']),
+  overBallsMm: z.number().nullable(),
+  seen: z.strictObject({
+    grease: z.enum(['fresh', 'dirty', 'dry', 'rusty', 'unknown']),
+    cup: z.enum(['bright', 'dull', 'pitted', 'unknown']),
+    cone: z.enum(['bright', 'dull', 'pitted', 'unknown']),
+    balls: z.enum(['bright', 'dull', 'rusty', 'short', 'unknown']),
+  }),
+  axle: z.strictObject({
+    majorMm: z.number(),
+    pitchMm: z.number(),
+    boreMm: z.number(),
+    coneSpanMm: z.number(),
+    clampForceN: z.number(),
+  }),
+  soils: z.record(id, z.enum(['oil', 'old-grease', 'mud', 'rust'])),
+  before: bearingState.nullable(),
+  after: bearingState.nullable(),
+  trials: z.array(coneTrial).max(60),
+});
+export type Tray = z.output<typeof tray>;
+
+export const timer = z.strictObject({
+  id,
+  label,
+  place: id,
+  startedAt: at,
+  minutes: z.number().gt(0).max(10_080),
+  maxMinutes: z.number().nullable(),
+  next: text,
+  endedAt: at.nullable(),
+});
+export type Timer = z.output<typeof timer>;
+
+export const signature = z.strictObject({
+  id,
+  bolt: id,
+  how: z.enum(['wrench', 'feel']),
+  valueNm: z.number().gt(0).max(300).nullable(),
+  at,
+});
+export type Signature = z.output<typeof signature>;
+
+export const proofMark = z.strictObject({ id, proof: id, passed: z.boolean(), how: text, at });
+
+export const moneyLine = z.strictObject({
+  id,
+  label,
+  kind: z.enum(['part', 'consumable', 'other']),
+  paid: minorUnits,
+  packQty: z.number().gt(0).max(1_000_000),
+  usedQty: z.number().min(0).max(1_000_000),
+});
+export type MoneyLine = z.output<typeof moneyLine>;
+
+export const minutesEntry = z.strictObject({ id, stage: z.enum(STAGES), minutes: z.number().gt(0).max(10_080), at });
+
+export const photo = z.strictObject({ id, step: id, place: id, at });
+
+/** One bicycle, whole: what was seen, decided, done and paid. What follows from it is computed and never stored. */
+export const bicycleRecord = z.strictObject({
+  schemaVersion: z.literal(SCHEMA_VERSION),
+  id,
+  revision: z.number().multipleOf(1).min(0),
+  createdAt: at,
+  updatedAt: at,
+  /** Ids of the last commands, so that a replayed one changes nothing. */
+  recent: z.array(id).max(100),
+  name: label,
+  note: text,
+  kind: bicycleKind,
+  brief: z.enum(BRIEFS),
+  appraisal,
+  purchase: z.strictObject({ paid: minorUnits, at }).nullable(),
+  observations: z.array(observation),
+  jobs: z.array(job),
+  trays: z.array(tray),
+  timers: z.array(timer),
+  signatures: z.array(signature),
+  proofs: z.array(proofMark),
+  lines: z.array(moneyLine),
+  sale: z.strictObject({ price: minorUnits.nullable(), fee: minorUnits }),
+  minutes: z.array(minutesEntry),
+  clock: z.strictObject({ startedAt: at, stage: z.enum(STAGES) }).nullable(),
+  photos: z.array(photo),
+});
+export type Bicycle = z.output<typeof bicycleRecord>;
+
+export const workshopSettings = z.strictObject({
+  schemaVersion: z.literal(SCHEMA_VERSION),
+  name: z.string().max(120),
+  currency: currencyCode,
+  labourPerHour: minorUnits,
+  rules: houseRules,
+  school: z.enum(['from-tight', 'from-loose']),
+});
+export type WorkshopSettings = z.output<typeof workshopSettings>;

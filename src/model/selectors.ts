@@ -1,0 +1,130 @@
+import type { AdjustConeInput } from '@/core/bearings/adjustCone';
+import type { Evidence } from '@/core/inspect/checks';
+import { judgeTorque } from '@/core/rebuild/judgeTorque';
+import type { Bolt } from '@/core/rebuild/bolts';
+import type { AppraiseInput } from '@/core/money/appraise';
+import type { ResultInput } from '@/core/money/result';
+import { newTray } from './fresh';
+import type { Bicycle, Job, Observation, Tray, WorkshopSettings } from './record';
+
+/** The question for `money.appraise` before the purchase: the buyer's own lines. */
+export function appraisalInput(bicycle: Bicycle, settings: WorkshopSettings): AppraiseInput {
+  const { asking, resale, otherCosts, target, confidence, lines } = bicycle.appraisal;
+  return {
+    currency: settings.currency,
+    asking,
+    resale,
+    otherCosts,
+    target,
+    confidence,
+    labourPerHour: settings.labourPerHour,
+    costs: lines.map(({ label, kind, chance, parts, minutes }) => ({ label, kind, chance, parts, minutes })),
+  };
+}
+
+/** The same question once jobs are decided: the kept jobs are the costs, and the price paid is what was asked. */
+export function decidedInput(
+  bicycle: Bicycle,
+  settings: WorkshopSettings,
+  jobs: Pick<Job, 'id' | 'title' | 'parts' | 'minutes'>[],
+): AppraiseInput {
+  return {
+    ...appraisalInput(bicycle, settings),
+    asking: bicycle.purchase?.paid ?? bicycle.appraisal.asking,
+    costs: jobs.map(({ id, title, parts, minutes }) => ({
+      label: `${title} (${id})`,
+      kind: 'fault' as const,
+      chance: 1,
+      parts,
+      minutes,
+    })),
+  };
+}
+
+/** The question for `money.result`. */
+export function resultInput(bicycle: Bicycle, settings: WorkshopSettings): ResultInput {
+  return {
+    currency: settings.currency,
+    sale: bicycle.sale.price,
+    fee: bicycle.sale.fee,
+    purchase: bicycle.purchase?.paid ?? 0,
+    lines: bicycle.lines.map(({ label, kind, paid, packQty, usedQty }) => ({ label, kind, paid, packQty, usedQty })),
+    minutes: workedMinutes(bicycle),
+    labourPerHour: settings.labourPerHour,
+  };
+}
+
+/** All minutes put down on a bicycle. */
+export function workedMinutes(bicycle: Bicycle): number {
+  return bicycle.minutes.reduce((sum, entry) => sum + entry.minutes, 0);
+}
+
+/** The last observation of each check that has not been withdrawn. */
+export function latestObservations(bicycle: Bicycle): Map<string, Observation> {
+  return new Map(bicycle.observations.filter((row) => !row.withdrawn).map((row) => [row.check, row]));
+}
+
+/** The question for `inspect.lookOver`. */
+export function lookOverInput(bicycle: Bicycle, settings: WorkshopSettings) {
+  const found: { check: string; evidence: Evidence }[] = [...latestObservations(bicycle)].map(([check, row]) => ({
+    check,
+    evidence: row.evidence,
+  }));
+  return { kind: bicycle.kind, brief: bicycle.brief, rules: settings.rules, found };
+}
+
+/** The tray of a place, or an empty one that is not stored until something is put in it. */
+export function trayFor(bicycle: Bicycle, place: string): Tray {
+  return bicycle.trays.find((tray) => tray.place === place) ?? newTray(place);
+}
+
+/** The question for `bearings.adjustCone` at a tray, with the allowance worked out for its skewer. */
+export function coneInput(tray: Tray, settings: WorkshopSettings, allowanceDeg: number): AdjustConeInput {
+  return {
+    pitchMm: tray.axle.pitchMm,
+    school: settings.school,
+    allowanceDeg,
+    trials: tray.trials.map(({ turnDeg, feel, clamped }) => ({ turnDeg, feel, clamped })),
+  };
+}
+
+/** Each bolt's last signature, judged against its band. */
+export function signedBolts(bicycle: Bicycle, bolts: Bolt[]) {
+  const last = new Map(bicycle.signatures.map((row) => [row.bolt, row]));
+  return bolts.flatMap((bolt) => {
+    const row = last.get(bolt.id);
+    return row ? [{ bolt: bolt.id, judgement: judgeTorque(row.valueNm, bolt), row }] : [];
+  });
+}
+
+/** What has been spent: the purchase, everything paid for and the selling fee. Minor units. */
+export function spent(bicycle: Bicycle): number {
+  return (bicycle.purchase?.paid ?? 0) + bicycle.lines.reduce((sum, line) => sum + line.paid, 0) + bicycle.sale.fee;
+}
+
+/** What a bicycle waits for, in the order of the work: the first stage that has not been begun or is not finished. */
+export function nextThing(bicycle: Bicycle): { stage: Bicycle['minutes'][number]['stage']; words: string } {
+  const looked = latestObservations(bicycle).size;
+  const kept = bicycle.jobs.filter((row) => row.decision === 'keep');
+  const hub = bicycle.trays.find((tray) => tray.place === 'hub.front');
+  if (bicycle.sale.price !== null) return { stage: 'hand-over', words: 'Sold: look at what it earned' };
+  if (!bicycle.purchase)
+    return { stage: 'buy', words: bicycle.appraisal.asking ? 'Settle on a price' : 'Say what is asked for it' };
+  if (looked === 0) return { stage: 'look-over', words: 'Look it over, front to back' };
+  if (kept.length === 0) return { stage: 'decide', words: 'Decide what is done' };
+  if (hub && hub.order.length > 0 && hub.backIn.length === 0 && !hub.after)
+    return { stage: 'overhaul', words: 'Front hub lies open in its tray' };
+  if (kept.some((row) => !row.done))
+    return { stage: 'strip', words: `${kept.filter((row) => !row.done).length} jobs to do` };
+  if (bicycle.signatures.length === 0) return { stage: 'rebuild', words: 'Torque round' };
+  if (bicycle.proofs.length === 0) return { stage: 'prove', words: 'Prove it' };
+  return { stage: 'hand-over', words: 'Write the sheet and sell it' };
+}
+
+/** Timers that have not been ended, the soonest first. */
+export function runningTimers(bicycle: Bicycle): { timer: Bicycle['timers'][number]; dueAtMs: number }[] {
+  return bicycle.timers
+    .filter((timer) => timer.endedAt === null)
+    .map((timer) => ({ timer, dueAtMs: Date.parse(timer.startedAt) + timer.minutes * 60_000 }))
+    .sort((a, b) => a.dueAtMs - b.dueAtMs);
+}

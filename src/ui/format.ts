@@ -1,0 +1,60 @@
+import { roundTo } from '@/core/numbers';
+import { currencyOfUnit, type WorkingRow } from '@/core/verdict';
+
+const formats = new Map<string, Intl.NumberFormat>();
+
+/** Minor units as money. Example: `money(14050, 'EUR')` is "€140.50"; whole amounts lose their noughts with `whole`. */
+export function money(minor: number, currency: string, whole = false): string {
+  const digits = whole && minor % 100 === 0 ? 0 : 2;
+  const key = `${currency}${digits}`;
+  let format = formats.get(key);
+  if (!format) {
+    format = new Intl.NumberFormat('en-GB', {
+      style: 'currency',
+      currency,
+      minimumFractionDigits: digits,
+      maximumFractionDigits: digits,
+    });
+    formats.set(key, format);
+  }
+  return format.format(minor / 100);
+}
+
+/** Minor units as they would be typed. Example: `moneyTyped(14050)` is "140.50". */
+export function moneyTyped(minor: number): string {
+  return minor % 100 === 0 ? String(minor / 100) : (minor / 100).toFixed(2);
+}
+
+/** Minutes as hours and minutes. Example: `hours(135)` is "2 h 15". */
+export function hours(minutes: number): string {
+  const whole = Math.round(minutes);
+  const h = Math.floor(whole / 60);
+  const m = whole % 60;
+  if (h === 0) return `${m} min`;
+  return m === 0 ? `${h} h` : `${h} h ${String(m).padStart(2, '0')}`;
+}
+
+/** A share as a percentage without false exactness. Example: `percent(0.0312)` is "3 %". */
+export function percent(share: number): string {
+  const value = share * 100;
+  if (value > 0 && value < 1) return 'under 1 %';
+  if (value > 99 && value < 100) return 'over 99 %';
+  return `${Math.round(value)} %`;
+}
+
+/** A working row's value, money shown as money. */
+export function workingValue(row: WorkingRow): string {
+  const currency = currencyOfUnit(row.unit);
+  if (currency && typeof row.value === 'number') return money(roundTo(row.value, 0), currency);
+  return `${row.value}${row.unit ? ` ${currency ? '' : row.unit}` : ''}`;
+}
+
+/** Time of day. Example: "21:40". */
+export function clockTime(at: Date): string {
+  return at.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+}
+
+/** A date as it stands on a sheet. Example: "25 November 2026". */
+export function dayOf(iso: string): string {
+  return new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
+}

@@ -1,0 +1,110 @@
+import { createTheme } from '@mui/material/styles';
+
+declare module '@mui/material/styles' {
+  interface Palette {
+    sheet: { line: string; faint: string; ink: string; soft: string; raised: string };
+    state: Record<'fine' | 'watch' | 'service' | 'replace' | 'unsafe' | 'notLookedAt', string>;
+  }
+  interface PaletteOptions {
+    sheet: Palette['sheet'];
+    state: Palette['state'];
+  }
+}
+
+const family = '"Archivo Variable", "Archivo", system-ui, sans-serif';
+
+/** A drawing-office sheet under a workshop lamp: calm ground, ink, one strong accent. */
+export const theme = createTheme({
+  cssVariables: { colorSchemeSelector: 'data' },
+  colorSchemes: {
+    light: {
+      palette: {
+        primary: { main: '#1d45b8', contrastText: '#ffffff' },
+        background: { default: '#f1efe8', paper: '#fbfaf6' },
+        text: { primary: '#16212b', secondary: '#4a5762' },
+        divider: '#d3cfc2',
+        sheet: { line: '#16212b', faint: '#9aa3a8', ink: '#16212b', soft: '#e7e4d9', raised: '#ffffff' },
+        state: {
+          fine: '#1f6b3f',
+          watch: '#7d5a00',
+          service: '#0f6674',
+          replace: '#a2440c',
+          unsafe: '#b3141c',
+          notLookedAt: '#5d6870',
+        },
+      },
+    },
+    dark: {
+      palette: {
+        primary: { main: '#9db4ff', contrastText: '#0c1430' },
+        background: { default: '#12171c', paper: '#1a2129' },
+        text: { primary: '#eceadf', secondary: '#a9b4bb' },
+        divider: '#34404a',
+        sheet: { line: '#dcd9cb', faint: '#66737c', ink: '#eceadf', soft: '#232c35', raised: '#202832' },
+        state: {
+          fine: '#74cf97',
+          watch: '#e5bd5a',
+          service: '#6cc9d8',
+          replace: '#f29b62',
+          unsafe: '#ff8a86',
+          notLookedAt: '#99a5ad',
+        },
+      },
+    },
+  },
+  shape: { borderRadius: 3 },
+  typography: {
+    fontFamily: family,
+    fontSize: 15,
+    h1: { fontSize: '1.75rem', fontWeight: 640, letterSpacing: '-0.012em', fontStretch: '96%' },
+    h2: { fontSize: '1.2rem', fontWeight: 640, letterSpacing: '-0.006em' },
+    h3: { fontSize: '1rem', fontWeight: 640 },
+    body1: { fontSize: '1rem', lineHeight: 1.45 },
+    body2: { fontSize: '0.9rem', lineHeight: 1.45 },
+    button: { textTransform: 'none', fontWeight: 600, fontSize: '0.95rem' },
+    caption: { fontSize: '0.82rem', lineHeight: 1.35 },
+    overline: { fontSize: '0.75rem', fontWeight: 620, letterSpacing: '0.05em', textTransform: 'none', lineHeight: 1.4 },
+  },
+  components: {
+    MuiCssBaseline: {
+      styleOverrides: {
+        body: { fontVariantNumeric: 'tabular-nums', WebkitFontSmoothing: 'antialiased' },
+        '@media (prefers-reduced-motion: reduce)': {
+          '*': { animation: 'none !important', transition: 'none !important' },
+        },
+        '@media print': { body: { background: '#fff', color: '#000' }, '.no-print': { display: 'none !important' } },
+        ':focus-visible': { outline: '3px solid var(--mui-palette-primary-main)', outlineOffset: 2 },
+      },
+    },
+    MuiButtonBase: { defaultProps: { disableRipple: true } },
+    MuiButton: {
+      defaultProps: { disableElevation: true },
+      styleOverrides: {
+        root: { minHeight: 44, paddingInline: 16, borderRadius: 3 },
+        sizeSmall: { minHeight: 36, paddingInline: 10 },
+      },
+    },
+    MuiToggleButton: {
+      styleOverrides: {
+        root: {
+          minHeight: 44,
+          textTransform: 'none',
+          paddingInline: 12,
+          fontWeight: 560,
+          color: 'var(--mui-palette-text-primary)',
+          borderColor: 'var(--mui-palette-divider)',
+          '&.Mui-selected, &.Mui-selected:hover': {
+            backgroundColor: 'var(--mui-palette-primary-main)',
+            color: 'var(--mui-palette-primary-contrastText)',
+          },
+        },
+      },
+    },
+    MuiIconButton: { styleOverrides: { root: { minWidth: 44, minHeight: 44 } } },
+    MuiTextField: { defaultProps: { size: 'small', variant: 'outlined' } },
+    MuiOutlinedInput: {
+      styleOverrides: { root: { backgroundColor: 'var(--mui-palette-sheet-raised)' }, input: { minHeight: 24 } },
+    },
+    MuiAlert: { styleOverrides: { root: { borderRadius: 3, alignItems: 'center' } } },
+  },
+});

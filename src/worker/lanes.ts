@@ -1,0 +1,116 @@
+import type { InputError } from '@/core/calculator';
+
+export type Reckoned<Output = unknown> = { ok: true; output: Output } | { ok: false; errors: InputError[] };
+
+/** A worker that has been started, and how to end it. */
+export interface Started {
+  reckon(id: string, input: unknown): Promise<{ status: string; output?: unknown; errors?: InputError[] }>;
+  end(): void;
+}
+
+export class Cancelled extends Error {}
+
+interface Request {
+  caller: string;
+  id: string;
+  input: unknown;
+  resolve(result: Reckoned): void;
+  reject(reason: unknown): void;
+}
+
+/** A dropped request is left to finish this long: starting a worker anew takes longer than most reckonings. */
+const GRACE_MS = 250;
+
+/** Calculators that may take longer than a blink; the rest must not wait behind them. */
+const LONG = new Set(['money.appraise']);
+
+class Lane {
+  private worker: Started | null = null;
+  private running: Request | null = null;
+  private queue: Request[] = [];
+  private dropped = false;
+  private impatience: ReturnType<typeof setTimeout> | undefined;
+
+  constructor(private readonly start: () => Started) {}
+
+  ask(request: Request): void {
+    this.cancel(request.caller);
+    this.queue.push(request);
+    this.pump();
+  }
+
+  /** The latest request of a caller wins: what it asked before is dropped, even in the middle of the reckoning. */
+  cancel(caller: string): void {
+    for (const old of this.queue.filter((request) => request.caller === caller)) old.reject(new Cancelled(caller));
+    this.queue = this.queue.filter((request) => request.caller !== caller);
+    if (this.running?.caller !== caller || this.dropped) return;
+    this.running.reject(new Cancelled(caller));
+    this.dropped = true;
+    this.impatience = setTimeout(() => {
+      this.end();
+      this.next();
+    }, GRACE_MS);
+  }
+
+  private next(): void {
+    clearTimeout(this.impatience);
+    this.running = null;
+    this.dropped = false;
+    this.pump();
+  }
+
+  private pump(): void {
+    if (this.running || this.queue.length === 0) return;
+    const request = this.queue.shift()!;
+    this.running = request;
+    this.worker ??= this.start();
+    this.worker.reckon(request.id, request.input).then(
+      (answer) => {
+        if (this.running !== request) return;
+        request.resolve(
+          answer.status === 'ok' ? { ok: true, output: answer.output } : { ok: false, errors: answer.errors ?? [] },
+        );
+        this.next();
+      },
+      (error: unknown) => {
+        if (this.running !== request) return;
+        this.end();
+        request.reject(error);
+        this.next();
+      },
+    );
+  }
+
+  end(): void {
+    this.worker?.end();
+    this.worker = null;
+  }
+}
+
+export interface Reckoner {
+  /** Runs a calculator; a later call of the same caller cancels an earlier one. */
+  reckon<Output>(caller: string, id: string, input: unknown): Promise<Reckoned<Output>>;
+  cancel(caller: string): void;
+  end(): void;
+}
+
+/** Two lanes, a quick one and a long one, each with a worker of its own. */
+export function createReckoner(start: () => Started): Reckoner {
+  const quick = new Lane(start);
+  const long = new Lane(start);
+  return {
+    reckon: <Output>(caller: string, id: string, input: unknown) =>
+      new Promise<Reckoned<Output>>((resolve, reject) => {
+        const lane = LONG.has(id) ? long : quick;
+        lane.ask({ caller, id, input, resolve: resolve as (result: Reckoned) => void, reject });
+      }),
+    cancel(caller) {
+      quick.cancel(caller);
+      long.cancel(caller);
+    },
+    end() {
+      quick.end();
+      long.end();
+    },
+  };
+}
