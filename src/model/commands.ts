@@ -103,7 +103,7 @@ function remove<Row extends { id: string }>(rows: Draft<Row>[], rowId: string): 
 function trayOf(bicycle: Draft<Bicycle>, at: string): Draft<Tray> {
   const found = bicycle.trays.find((candidate) => candidate.place === at);
   if (found) return found;
-  bicycle.trays.push(newTray(at));
+  bicycle.trays.push(newTray(at, bicycle.kind.wheels));
   return bicycle.trays.at(-1)!;
 }
 

@@ -56,8 +56,8 @@ export const USUAL_COSTS: CostLine[] = [
 
 const UNCOUNTED = { out: null, holds: null, in: null, answer: null } as const;
 
-/** An empty tray for an assembly, with the axle that is most often met at a front hub. */
-export function newTray(place: string): Tray {
+/** An empty tray for an assembly, with the axle that is most often met at a front hub; nuts squeeze nothing. */
+export function newTray(place: string, wheels: BicycleKind['wheels']): Tray {
   return {
     place,
     doneSteps: [],
@@ -68,7 +68,10 @@ export function newTray(place: string): Tray {
     instrument: 'caliper',
     overBallsMm: null,
     seen: { grease: 'unknown', cup: 'unknown', cone: 'unknown', balls: 'unknown' },
-    axle: { majorMm: 9, pitchMm: 1, boreMm: 5.2, coneSpanMm: 60, clampForceN: 3500 },
+    axle:
+      wheels === 'nutted'
+        ? { majorMm: 9, pitchMm: 1, boreMm: 0, coneSpanMm: 60, clampForceN: 0 }
+        : { majorMm: 9, pitchMm: 1, boreMm: 5.2, coneSpanMm: 60, clampForceN: 3500 },
     soils: {},
     before: null,
     after: null,

@@ -75,7 +75,7 @@ export function lookOverInput(bicycle: Bicycle, settings: WorkshopSettings) {
 
 /** The tray of a place, or an empty one that is not stored until something is put in it. */
 export function trayFor(bicycle: Bicycle, place: string): Tray {
-  return bicycle.trays.find((tray) => tray.place === place) ?? newTray(place);
+  return bicycle.trays.find((tray) => tray.place === place) ?? newTray(place, bicycle.kind.wheels);
 }
 
 /** The question for `bearings.adjustCone` at a tray, with the allowance worked out for its skewer. */

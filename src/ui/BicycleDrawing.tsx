@@ -14,6 +14,8 @@ export interface DrawingMark {
 }
 
 const WEIGHT = { tube: 13, line: 7, fine: 3.5 } as const;
+/** Lines of a small drawing are drawn heavier, or they vanish. */
+const QUIET_WEIGHT = { tube: 20, line: 12, fine: 7 } as const;
 const MARK_MM = 92;
 
 /** The bicycle as a line drawing, with a mark at each place that has something to say. */
@@ -32,6 +34,7 @@ export function BicycleDrawing({
   const { widthMm, heightMm, wheels, strokes, spots } = geometry;
   const line = 'var(--mui-palette-sheet-line)';
   const ground = quiet ? 4 : 12;
+  const weight = quiet ? QUIET_WEIGHT : WEIGHT;
   const withMarks = marks.some((mark) => mark.onOpen);
   return (
     <svg
@@ -58,8 +61,8 @@ export function BicycleDrawing({
               stroke="var(--mui-palette-sheet-faint)"
               opacity={0.55}
             />
-            <circle cx={centre.x} cy={centre.y} r={tyreRadiusMm} strokeWidth={5} />
-            <circle cx={centre.x} cy={centre.y} r={rimRadiusMm} strokeWidth={4} />
+            <circle cx={centre.x} cy={centre.y} r={tyreRadiusMm} strokeWidth={quiet ? 9 : 5} />
+            <circle cx={centre.x} cy={centre.y} r={rimRadiusMm} strokeWidth={quiet ? 6 : 4} />
             {!quiet &&
               Array.from({ length: spokes }, (_, i) => {
                 const angle = (i * 2 * Math.PI) / spokes;
@@ -79,7 +82,7 @@ export function BicycleDrawing({
           <path
             key={stroke.id}
             d={stroke.d}
-            strokeWidth={WEIGHT[stroke.weight]}
+            strokeWidth={weight[stroke.weight]}
             fill={stroke.closed ? 'var(--mui-palette-background-paper)' : 'none'}
           />
         ))}

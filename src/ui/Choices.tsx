@@ -34,7 +34,13 @@ export function Choices<Value extends string>({
         sx={{
           color: 'text.secondary',
           mb: 0.5,
-          ...(hideLabel && { position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }),
+          ...(hideLabel && {
+            position: 'absolute',
+            width: '1px',
+            height: '1px',
+            overflow: 'hidden',
+            clipPath: 'inset(50%)',
+          }),
         }}
       >
         {label}

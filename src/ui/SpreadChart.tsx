@@ -1,4 +1,5 @@
 'use client';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { max } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
 import { money } from './format';
@@ -9,9 +10,12 @@ export interface SpreadBin {
   count: number;
 }
 
-const W = 640;
 const H = 170;
 const PAD = { left: 8, right: 8, top: 20, bottom: 26 };
+
+/** Width of the drawing in its own units: fewer on a phone, so that its words stay as large. */
+const WIDE = 640;
+const NARROW = 360;
 
 /** The spread of outcomes: loss hatched, profit solid, the middle marked. */
 export function SpreadChart({
@@ -25,6 +29,8 @@ export function SpreadChart({
   currency: string;
   label: string;
 }) {
+  const narrow = useMediaQuery('(max-width: 600px)');
+  const W = narrow ? NARROW : WIDE;
   const from = bins[0]!.from;
   const to = bins.at(-1)!.to;
   const x = scaleLinear()
@@ -33,7 +39,7 @@ export function SpreadChart({
   const y = scaleLinear()
     .domain([0, max(bins, (bin) => bin.count) ?? 1])
     .range([H - PAD.bottom, PAD.top]);
-  const ticks = x.ticks(6);
+  const ticks = x.ticks(narrow ? 4 : 6);
   return (
     <svg
       viewBox={`0 0 ${W} ${H}`}

@@ -1,8 +1,7 @@
+import { normalCdf } from '../numbers';
 import {
-  afterFeel,
   afterTurn,
   beliefQuantile,
-  expectation,
   FEELS,
   feelTable,
   rightTable,
@@ -37,12 +36,24 @@ export interface Planner {
   open: FeelTable;
   closed: FeelTable;
   right: Float64Array[];
+  /** Steps from the aimed cell within which a landing in the smooth band is possible. */
+  reach: number;
+  landing: Float64Array[];
+  /** Steps between aims that are tried: a third of the smooth band loses nothing that can be felt. */
+  stride: number;
+  /** Room for weighed beliefs, since planning makes many and keeps none. */
+  scratch: Float64Array[];
 }
 
 /** The tables that planning and updating share, built once for a call. */
 export function coneTables(grid: ConeGrid, model: ConeModel): Planner {
   const open = feelTable(grid, model, false);
+  const reach = Math.ceil((model.bands.smoothDeg / 2 + 2.5 * grid.turnSdDeg) / grid.stepDeg);
   return {
+    reach,
+    landing: landingTable(grid, model, reach),
+    stride: Math.max(1, Math.round(model.bands.smoothDeg / 3 / grid.stepDeg)),
+    scratch: grid.hypotheses.map(() => new Float64Array(grid.x.length)),
     grid,
     model,
     open,
@@ -85,41 +96,75 @@ function candidateTurns({ grid, model }: Planner, belief: Belief): number[] {
   return [...new Set([0, ...turns.map((turn) => turn + 0)])];
 }
 
+/** Cells that carry all but a trifle of a belief, first and last. */
+function activeCells(belief: Belief): [number, number] {
+  const heavy = (i: number) => belief.some((cells) => cells[i]! > 1e-5);
+  let first = 0;
+  let last = belief[0]!.length - 1;
+  while (first < last && !heavy(first)) first++;
+  while (last > first && !heavy(last)) last--;
+  return [first, last];
+}
+
 /** Trials to come if the bearing, already moved, is felt now. */
 function expectedTrials(planner: Planner, moved: Belief, clamped: boolean): number {
-  const asRidden = clamped || planner.model.allowanceDeg === 0;
+  const { model, right, closed, scratch } = planner;
+  const asRidden = clamped || model.allowanceDeg === 0;
+  const table = clamped ? closed : planner.open;
+  const [first, last] = activeCells(moved);
   let trials = clamped ? CLAMPED_COST : 1;
-  FEELS.forEach((_, feel) => {
-    const { belief, chance } = afterFeel(moved, clamped ? planner.closed : planner.open, feel);
-    if (chance < 1e-4) return;
-    if (asRidden && feel === SMOOTH && expectation(belief, planner.right) >= SURE) return;
-    trials += chance * (1 + MISSED_FINISH_COST * (1 - bestFinish(planner, belief)));
-  });
+  for (let feel = 0; feel < FEELS.length; feel++) {
+    let chance = 0;
+    let isRight = 0;
+    let stays = 0;
+    for (let h = 0; h < moved.length; h++) {
+      const cells = moved[h]!;
+      const likelihood = table[h]![feel]!;
+      const smooth = closed[h]![SMOOTH]!;
+      const weighed = scratch[h]!;
+      const good = right[h]!;
+      for (let i = first; i <= last; i++) {
+        const p = cells[i]! * likelihood[i]!;
+        weighed[i] = p;
+        chance += p;
+        isRight += p * good[i]!;
+        stays += p * smooth[i]!;
+      }
+    }
+    if (chance < 1e-4) continue;
+    if (asRidden && feel === SMOOTH && isRight / chance >= SURE) continue;
+    const finish = Math.max(stays, bestFinish(planner, first, last)) / chance;
+    trials += chance * (1 + MISSED_FINISH_COST * (1 - finish));
+  }
   return trials;
 }
 
-/** The best chance that one more turn, or none, is felt smooth as ridden. Locking blurs alike for every turn, so each turn is a shift. */
-function bestFinish({ grid, closed }: Planner, belief: Belief): number {
-  const stay = belief.reduce((sum, cells, h) => {
-    const likelihood = closed[h]![SMOOTH]!;
-    for (let i = 0; i < cells.length; i++) sum += cells[i]! * likelihood[i]!;
-    return sum;
-  }, 0);
-  const blurred = afterTurn(grid, belief, Number.MIN_VALUE);
-  const sums = blurred.map((cells) => {
-    const cumulative = new Float64Array(cells.length + 1);
-    for (let i = 0; i < cells.length; i++) cumulative[i + 1] = cumulative[i]! + cells[i]!;
-    return cumulative;
-  });
-  const windows = grid.hypotheses.map(({ edges }) => Math.max(1, Math.round((edges[2] - edges[1]) / grid.stepDeg)));
-  let best = stay;
-  for (let start = 0; start < grid.x.length; start++) {
+/**
+ * The weight, of what lies in the planner's scratch, that one more turn can bring into the smooth band. Locking blurs every
+ * turn alike, so the chance to land there depends only on how far a cell lies from the one that is aimed with.
+ */
+function bestFinish({ scratch, landing, reach, stride }: Planner, first: number, last: number): number {
+  let best = 0;
+  for (let aimed = first; aimed <= last; aimed += stride) {
+    const from = Math.max(first, aimed - reach);
+    const to = Math.min(last, aimed + reach);
     let hit = 0;
-    for (let h = 0; h < sums.length; h++) {
-      // All hypotheses share the loose edge of the smooth band, so their windows start together.
-      hit += sums[h]![Math.min(grid.x.length, start + windows[h]!)]! - sums[h]![start]!;
+    for (let h = 0; h < scratch.length; h++) {
+      const weighed = scratch[h]!;
+      const lands = landing[h]!;
+      for (let i = from; i <= to; i++) hit += weighed[i]! * lands[i - aimed + reach]!;
     }
     if (hit > best) best = hit;
   }
   return best;
+}
+
+/** Chance that a cell so many steps from the aimed one lands in the smooth band, for each hypothesis. */
+function landingTable(grid: ConeGrid, model: ConeModel, reach: number): Float64Array[] {
+  return grid.hypotheses.map(({ dragDeg, edges }) =>
+    Float64Array.from({ length: 2 * reach + 1 }, (_, k) => {
+      const lands = model.bands.smoothDeg / 2 + (k - reach) * grid.stepDeg + dragDeg - model.lockShift.meanDeg;
+      return normalCdf((edges[2] - lands) / grid.turnSdDeg) - normalCdf((edges[1] - lands) / grid.turnSdDeg);
+    }),
+  );
 }

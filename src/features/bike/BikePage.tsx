@@ -72,7 +72,9 @@ function Tally({ findings }: { findings: LookOver['findings'] }) {
     >
       {counted.map(({ id, count }) => (
         <li key={id}>
-          <StateMark state={id} size={17} /> <b>{count}</b>
+          <Box component="span" sx={{ display: 'inline-flex', alignItems: 'center', gap: 0.75 }}>
+            <StateMark state={id} size={17} /> <b>{count}</b>
+          </Box>
         </li>
       ))}
     </Box>
@@ -85,21 +87,24 @@ function Sheet({
   findings,
   current,
   onOpen,
-}: StageProps & { findings: LookOver['findings']; current: string | null; onOpen(check: string): void }) {
+  small,
+}: StageProps & { findings: LookOver['findings']; current: string | null; onOpen(check: string): void; small: boolean }) {
   const { currency } = useSettings();
   const worked = workedMinutes(bicycle);
   return (
     <Box className="no-print" sx={{ position: { md: 'sticky' }, top: { md: 24 }, alignSelf: 'start' }}>
-      <BicycleDrawing
-        kind={bicycle.kind}
-        label={`${bicycle.name}, drawn from the drive side`}
-        marks={findings.map((finding) => ({
-          place: finding.place,
-          state: finding.state,
-          current: finding.check === current,
-          onOpen: () => onOpen(finding.check),
-        }))}
-      />
+      <Box sx={{ maxWidth: { xs: small ? 210 : 420, md: 'none' }, mx: 'auto' }}>
+        <BicycleDrawing
+          kind={bicycle.kind}
+          label={`${bicycle.name}, drawn from the drive side`}
+          marks={findings.map((finding) => ({
+            place: finding.place,
+            state: finding.state,
+            current: finding.check === current,
+            onOpen: () => onOpen(finding.check),
+          }))}
+        />
+      </Box>
       <Box sx={{ mt: 1.5, display: { xs: 'none', md: 'block' } }}>
         <Tally findings={findings} />
         <Box sx={{ mt: 2, color: 'text.secondary', fontSize: '0.9rem' }}>{bicycle.note}</Box>
@@ -173,6 +178,7 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
           findings={findings}
           current={stage === 'look-over' ? check : null}
           onOpen={open}
+          small={stage !== 'look-over'}
         />
         <Box component="main" sx={{ minWidth: 0, maxWidth: 860, pb: 8 }}>
           {StageView ? (

@@ -61,7 +61,7 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
   ];
   staff.jobs = [
     {
-      id: 'j1',
+      id: 'hub-front-open',
       rule: 'hub-front-open',
       title: 'Open and overhaul the front hub',
       place: 'hub.front',
@@ -72,7 +72,7 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
       done: false,
     },
     {
-      id: 'j2',
+      id: 'arm-fixing',
       rule: 'arm-fixing',
       title: 'Put the loose crank arm right',
       place: 'crank.left',
@@ -85,7 +85,7 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
   ];
   staff.trays = [
     {
-      ...newTray('hub.front'),
+      ...newTray('hub.front', 'nutted'),
       doneSteps: ['photo', 'before', 'skewer', 'locknut', 'cone', 'balls-left'],
       order: ['skewer', 'locknut.left', 'washer.left', 'cone.left', 'dust-cap.left', 'balls.left'],
       balls: {

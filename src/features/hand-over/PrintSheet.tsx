@@ -60,6 +60,7 @@ export function PrintSheet({
         '--mui-palette-sheet-faint': '#999',
         '& table': { borderCollapse: 'collapse', width: '100%' },
         '& td': { py: 0.3, pr: 2, verticalAlign: 'top' },
+        '& td:nth-of-type(-n+2)': { whiteSpace: 'nowrap' },
         '@media print': { border: 0, p: 0 },
       }}
     >

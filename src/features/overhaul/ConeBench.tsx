@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { ConeAdvice } from '@/core/bearings/adjustCone';
 import type { ClampAllowance } from '@/core/bearings/clampAllowance';
+import { axleHint, boreHint, clampHint, coneSpanHint, pitchHint } from '@/core/bearings/plausible';
 import type { Tray } from '@/model/record';
 import { coneInput } from '@/model/selectors';
 import { newId } from '@/store/browser';
@@ -41,7 +42,7 @@ function SkewerAllowance({
           value={axle.majorMm}
           width={150}
           onCommit={(majorMm) => measure({ majorMm })}
-          refuse={(v) => (v < 5 || v > 25 ? 'axles are 7 to 20 mm' : null)}
+          refuse={axleHint}
         />
         <ReadingField
           label="Pitch"
@@ -50,7 +51,7 @@ function SkewerAllowance({
           value={axle.pitchMm}
           width={120}
           onCommit={(pitchMm) => measure({ pitchMm })}
-          refuse={(v) => (v < 0.5 || v > 2 ? '0.5 to 2 mm' : null)}
+          refuse={pitchHint}
         />
         <ReadingField
           label="Bore"
@@ -59,7 +60,7 @@ function SkewerAllowance({
           value={axle.boreMm}
           width={120}
           onCommit={(boreMm) => measure({ boreMm })}
-          refuse={(v) => (v >= axle.majorMm - axle.pitchMm ? 'no metal would be left' : null)}
+          refuse={(mm) => boreHint(mm, axle)}
         />
         <ReadingField
           label="Cone to cone"
@@ -68,7 +69,7 @@ function SkewerAllowance({
           value={axle.coneSpanMm}
           width={140}
           onCommit={(coneSpanMm) => measure({ coneSpanMm })}
-          refuse={(v) => (v < 20 || v > 250 ? '20 to 250 mm' : null)}
+          refuse={coneSpanHint}
         />
         <ReadingField
           label="Clamping force"
@@ -77,7 +78,7 @@ function SkewerAllowance({
           value={axle.clampForceN}
           width={150}
           onCommit={(clampForceN) => measure({ clampForceN })}
-          refuse={(v) => (v > 20_000 ? 'skewers reach 2,000 to 6,000 N' : null)}
+          refuse={clampHint}
         />
       </Box>
       {allowance && (

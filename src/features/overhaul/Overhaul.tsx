@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import type { BallCount } from '@/core/bearings/ballCount';
 import type { Grade } from '@/core/bearings/grade';
 import type { IdentifiedBall } from '@/core/bearings/identifyBall';
+import { ballHint } from '@/core/bearings/plausible';
 import { frontHub } from '@/core/strip/assembly';
 import { stateOf } from '@/core/vocabulary/vocabulary';
 import type { Tray } from '@/model/record';
@@ -113,7 +114,7 @@ function Balls({ send, tray }: Pick<StageProps, 'send'> & { tray: Tray }) {
           width={180}
           help="Enter after each; three will do"
           onCommit={(value) => note({ ballReadingsMm: [...readings, value].slice(-50) })}
-          refuse={(v) => (v < 0.5 || v > 30 ? 'balls are 2 to 10 mm' : null)}
+          refuse={ballHint}
         />
         <Box
           component="ul"

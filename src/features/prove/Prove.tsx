@@ -20,12 +20,22 @@ const WHERE: Record<Missing['kind'], { stage: string; label: string } | null> = 
   failed: null,
 };
 
+const PROOF_IDS = new Set(proofs.map((proof) => proof.id));
+
+/** Many unsigned bolts are one thing to do: the round. */
+function grouped(items: Missing[]): Missing[] {
+  const bolts = items.filter((item) => item.kind === 'unsigned' && !PROOF_IDS.has(item.id));
+  const [first] = bolts;
+  if (!first || bolts.length < 3) return items;
+  const words = `${bolts.length} bolts${first.blocks ? ' that hold the rider' : ''}: not signed`;
+  return [...items.filter((item) => !bolts.includes(item)), { ...first, words }];
+}
+
 function MissingList({ items, bicycleId }: { items: Missing[]; bicycleId: string }) {
-  const isProof = new Set(proofs.map((proof) => proof.id));
   return (
     <Box component="ul" sx={{ m: 0, mt: 1, p: 0, listStyle: 'none' }}>
       {items.map((item) => {
-        const where = WHERE[item.kind] ?? (isProof.has(item.id) ? null : { stage: 'rebuild', label: 'Rebuild' });
+        const where = WHERE[item.kind] ?? (PROOF_IDS.has(item.id) ? null : { stage: 'rebuild', label: 'Rebuild' });
         return (
           <Box component="li" key={`${item.kind}${item.id}`} sx={{ py: 0.4 }}>
             {item.words}
@@ -49,8 +59,8 @@ function MissingList({ items, bicycleId }: { items: Missing[]; bicycleId: string
 }
 
 function Verdict({ ready, bicycleId }: { ready: Ready; bicycleId: string }) {
-  const blocking = ready.missing.filter((item) => item.blocks);
-  const others = ready.missing.filter((item) => !item.blocks);
+  const blocking = grouped(ready.missing.filter((item) => item.blocks));
+  const others = grouped(ready.missing.filter((item) => !item.blocks));
   return (
     <Box
       role="status"
