@@ -12,8 +12,8 @@ const config: NextConfig = {
       [
         {
           source: '/:path*',
-          has: [{ type: 'header' as const, key: 'host', value: 'localhost:(?<port>\\d+)' }],
-          destination: 'http://127.0.0.1::port/:path*',
+          has: [{ type: 'header' as const, key: 'host', value: 'localhost:4730' }],
+          destination: 'http://127.0.0.1:4730/:path*',
           permanent: false,
         },
       ],

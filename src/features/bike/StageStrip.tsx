@@ -16,7 +16,10 @@ export function StageStrip({
   notes: Partial<Record<Stage, string>>;
 }) {
   const here = useRef<HTMLAnchorElement>(null);
-  useEffect(() => here.current?.scrollIntoView({ inline: 'center', block: 'nearest' }), [current]);
+  useEffect(() => {
+    // Braces matter: newer browsers give back a promise here, and an effect may only give back its clean-up.
+    void here.current?.scrollIntoView({ inline: 'center', block: 'nearest' });
+  }, [current]);
   return (
     <Box
       component="nav"

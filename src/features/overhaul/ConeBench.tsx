@@ -226,7 +226,7 @@ export function ConeBench({ send, tray }: Pick<StageProps, 'send'> & { tray: Tra
             <Button
               key={id}
               variant="outlined"
-              disabled={full}
+              disabled={full || !advice || pending}
               onClick={() => feel(id)}
               sx={{ minHeight: 68, flexDirection: 'column', fontSize: '1.1rem' }}
             >

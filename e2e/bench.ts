@@ -1,0 +1,38 @@
+import { expect, type Locator, type Page } from '@playwright/test';
+
+export type Stage = 'buy' | 'look-over' | 'decide' | 'strip' | 'clean' | 'overhaul' | 'rebuild' | 'prove' | 'hand-over';
+
+/** Opens the made-up workshop in a fresh browser. */
+export async function openDemo(page: Page): Promise<void> {
+  await page.goto('/?workshop=demo');
+  await expect(page.getByRole('heading', { name: 'On the floor' })).toBeVisible();
+}
+
+/** Goes to a stage by the strip, as a person does. */
+export async function toStage(page: Page, stage: Stage): Promise<void> {
+  await page.getByRole('navigation', { name: 'Stages' }).locator(`a[href$="stage=${stage}"]`).click();
+  await expect(page).toHaveURL(new RegExp(`stage=${stage}$`));
+}
+
+/** Waits until every change has left the journal for the database, then loads the page anew. */
+export async function reload(page: Page): Promise<void> {
+  await page.waitForFunction(() => Object.keys(localStorage).every((key) => !key.includes(':journal:')));
+  await page.reload();
+  await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
+}
+
+/** Types a reading as a caliper does: digits, then Enter. */
+export async function read(field: Locator, digits: string): Promise<void> {
+  await field.fill(digits);
+  await field.press('Enter');
+}
+
+/** Records anything the page complains of, so that a test can assert silence. */
+export function complaints(page: Page): string[] {
+  const heard: string[] = [];
+  page.on('pageerror', (error) => heard.push(error.message));
+  page.on('console', (message) => {
+    if (message.type() === 'error') heard.push(message.text());
+  });
+  return heard;
+}

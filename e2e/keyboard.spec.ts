@@ -1,0 +1,142 @@
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { complaints, openDemo, reload } from './bench';
+
+const MOST_TABS = 400;
+
+/** Presses Tab until the wanted control has the focus; a control that no Tab reaches fails the test. */
+async function tabTo(page: Page, wanted: Locator): Promise<void> {
+  await expect(wanted).toBeVisible();
+  const handle = await wanted.elementHandle();
+  for (let presses = 0; presses < MOST_TABS; presses++) {
+    if (await page.evaluate((element) => document.activeElement === element, handle)) return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error(`no Tab reaches ${String(wanted)}`);
+}
+
+async function press(page: Page, wanted: Locator, key = 'Enter'): Promise<void> {
+  await tabTo(page, wanted);
+  await page.keyboard.press(key);
+}
+
+async function type(page: Page, field: Locator, digits: string): Promise<void> {
+  await tabTo(page, field);
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type(digits);
+  await page.keyboard.press('Enter');
+}
+
+async function stage(page: Page, name: string): Promise<void> {
+  await press(page, page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: new RegExp(name) }));
+  await expect(page).toHaveURL(new RegExp(`stage=${name.toLowerCase().replace(' ', '-')}$`));
+}
+
+test('a second bicycle is added and taken through all nine stages without a mouse', async ({ page }) => {
+  test.setTimeout(300_000);
+  const heard = complaints(page);
+  await openDemo(page);
+  const button = (name: string | RegExp) => page.getByRole('button', { name }).first();
+
+  await press(page, button('A bicycle comes in'));
+  await page.keyboard.type('Blue shopper with a basket');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Blue shopper with a basket' })).toBeVisible();
+
+  await test.step('Buy', async () => {
+    await type(page, page.getByLabel('Asked for it'), '40');
+    await type(page, page.getByLabel('May fetch, low'), '120');
+    await expect(page.getByLabel('May fetch, likely')).toBeFocused();
+    await page.keyboard.type('150\n190\n');
+    await expect(page.getByText('the most to pay')).toBeVisible();
+    await reload(page);
+    await expect(page.getByLabel('May fetch, high')).toHaveValue('190');
+    await type(page, page.getByLabel('Paid for it'), '35');
+  });
+
+  await test.step('Look over', async () => {
+    await stage(page, 'Look over');
+    await press(page, page.locator('button[aria-expanded]').first());
+    for (const _check of ['Tyres', 'Front hub', 'Headset']) await press(page, button('Looked, found nothing'));
+    await press(page, button('Skip for now'));
+    await type(page, page.getByLabel('Rubber left'), '4.5');
+    await reload(page);
+    await expect(page.getByText('8 not looked at, which is not fine')).toBeVisible();
+    await press(page, page.locator('button[aria-expanded]').filter({ hasText: 'Chain' }));
+    await type(page, page.getByLabel('Length over them'), '309.2');
+    await expect(page.getByText(/past 1\.25 %/).first()).toBeVisible();
+  });
+
+  await test.step('Decide', async () => {
+    await stage(page, 'Decide');
+    await expect(page.getByText('Renew the cogs', { exact: true })).toBeVisible();
+    await press(page, button(/Keep all \d/));
+    await reload(page);
+    await expect(page.getByText('3 jobs kept').first()).toBeVisible();
+  });
+
+  await test.step('Strip', async () => {
+    await stage(page, 'Strip');
+    const next = button('Done, next step');
+    for (let i = 0; i < 5; i++) await press(page, next);
+    for (let i = 0; i < 10; i++) await press(page, button('out, left: one more'), 'Space');
+    await press(page, next);
+    await reload(page);
+    await expect(page.getByText('6 of 9 steps')).toBeVisible();
+    await expect(page.getByText('Balls, left, 10 counted out')).toBeVisible();
+    await press(page, next);
+    for (let i = 0; i < 10; i++) await press(page, button('out, right: one more'), 'Space');
+    await press(page, next);
+    await press(page, next);
+  });
+
+  await test.step('Clean', async () => {
+    await stage(page, 'Clean');
+    await press(page, button('Start a timer for Balls, left'));
+    await reload(page);
+    await expect(page.getByRole('timer')).toBeVisible();
+    await press(page, button('It is out'));
+    await expect(page.getByText('Nothing is running.')).toBeVisible();
+  });
+
+  await test.step('Overhaul', async () => {
+    await stage(page, 'Overhaul');
+    await type(page, page.getByLabel('One ball'), '4.76');
+    await page.keyboard.type('4.765\n4.755\n');
+    await expect(page.getByText('in size', { exact: true })).toBeVisible();
+    for (let i = 0; i < 9; i++) await press(page, button('in, left: one more'), 'Space');
+    await expect(page.getByText('9 went in where 10 belong. What happened?')).toBeVisible();
+    await press(page, button('One was lost'));
+    await reload(page);
+    await expect(button('One was lost')).toHaveAttribute('aria-pressed', 'true');
+    await press(page, button(/^Tight drags/), 'Space');
+    await expect(page.getByText(/1 trial ·/)).toBeVisible();
+    await press(page, page.getByRole('button', { name: 'Take it back' }).last());
+    await expect(page.getByText(/0 trials ·/)).toBeVisible();
+  });
+
+  await test.step('Rebuild', async () => {
+    await stage(page, 'Rebuild');
+    await type(page, page.getByLabel('Wrench said').first(), '20');
+    await expect(page.getByText('within its band').first()).toBeVisible();
+    await reload(page);
+    await expect(page.getByText(/^1 of \d+ signed/)).toBeVisible();
+  });
+
+  await test.step('Prove', async () => {
+    await stage(page, 'Prove');
+    await press(page, button('Passed: Cables hold'));
+    await reload(page);
+    await expect(button('Passed: Cables hold')).toHaveAttribute('aria-pressed', 'true');
+    await expect(page.getByText('Not ready')).toBeVisible();
+  });
+
+  await test.step('Hand over', async () => {
+    await stage(page, 'Hand over');
+    await type(page, page.getByLabel('Sold for'), '150');
+    await reload(page);
+    await expect(page.getByText('€115.00', { exact: true }).first()).toBeVisible();
+    await expect(page.locator('#sheet')).toContainText('Not to be ridden until they are closed');
+  });
+
+  expect(heard).toEqual([]);
+});

@@ -1,0 +1,129 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { openDemo, read, toStage } from './bench';
+
+const STAGES = ['buy', 'look-over', 'decide', 'strip', 'clean', 'overhaul', 'rebuild', 'prove', 'hand-over'] as const;
+
+test('the own workshop starts empty, helps, and is never touched by the demonstration', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'The stand is empty' })).toBeVisible();
+  await page.getByRole('link', { name: 'Look round a made-up workshop' }).click();
+  await expect(page.getByRole('heading', { name: 'On the floor' })).toBeVisible();
+  await page.goto('/?workshop=own');
+  await expect(page.getByRole('heading', { name: 'The stand is empty' })).toBeVisible();
+  await page.getByRole('button', { name: 'Put a bicycle on the floor' }).click();
+  await page.getByRole('button', { name: 'Put it on the floor' }).click();
+  await expect(page.getByText('Give it a name first.')).toBeVisible();
+  await page.getByLabel(/What is it/).fill('Red mixte');
+  await page.getByRole('button', { name: 'Put it on the floor' }).click();
+  await expect(page.getByRole('heading', { name: 'Red mixte' })).toBeVisible();
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: /Red mixte/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Green tourer/ })).toHaveCount(0);
+});
+
+test('a reading that cannot be is refused beside its field and what was saved stays', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/bike?id=ferry-staff-7&stage=look-over');
+  await page.locator('button[aria-expanded]').filter({ hasText: 'Chain' }).click();
+  const length = page.getByLabel('Length over them');
+  for (const [typed, words] of [
+    ['254', /count the pitches again: 254 mm over 24 pitches/],
+    ['-306', /never negative/],
+    ['about 306', /is no reading: type digits/],
+  ] as const) {
+    await read(length, typed);
+    await expect(page.getByText(words)).toBeVisible();
+  }
+  await length.press('Escape');
+  await expect(length).toHaveValue('307.4');
+  await page.goto('/bike?id=green-tourer&stage=buy');
+  await read(page.getByLabel('May fetch, low'), '900');
+  await expect(page.getByText('low is over likely: put them in order')).toBeVisible();
+  await read(page.getByLabel('Asked for it'), '12.345');
+  await expect(page.getByText(/is no amount/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('May fetch, low')).toHaveValue('260');
+  await expect(page.getByLabel('Asked for it')).toHaveValue('140');
+});
+
+test('unknown pages and bicycles show a way back, an unknown stage opens the first', async ({ page }) => {
+  await page.goto('/nowhere');
+  await expect(page.getByRole('heading', { name: 'There is no such page' })).toBeVisible();
+  await page.goto('/bike?id=%3Cscript%3E&stage=buy');
+  await expect(page.getByRole('heading', { name: 'There is no such bicycle here' })).toBeVisible();
+  await page.getByRole('link', { name: 'Back to the floor' }).click();
+  await expect(page).toHaveURL(/\/$/);
+  await openDemo(page);
+  await page.goto('/bike?id=green-tourer&stage=polish');
+  await expect(page.getByRole('heading', { name: 'What may it cost?' })).toBeVisible();
+});
+
+test('two tabs stay in step and neither overwrites the other', async ({ context, page }) => {
+  await openDemo(page);
+  await page.goto('/bike?id=green-tourer&stage=buy');
+  const other = await context.newPage();
+  await other.goto('/bike?id=green-tourer&stage=prove');
+  await read(page.getByLabel('Paid for it'), '95');
+  await other.getByRole('button', { name: 'Passed: Cables hold' }).click();
+  await expect(other.getByText('paid €95')).toBeVisible();
+  await toStage(page, 'prove');
+  await expect(page.getByRole('button', { name: 'Passed: Cables hold' })).toHaveAttribute('aria-pressed', 'true');
+});
+
+test('a change that was only journalled when the tab died is there afterwards', async ({ page }) => {
+  await openDemo(page);
+  await page.evaluate(() => {
+    const sent = { id: 'left-behind', bicycle: 'green-tourer', at: new Date().toISOString(), command: { type: 'renameBicycle', name: 'Green tourer, boathouse' } };
+    localStorage.setItem('ergasto:demo:journal:left-behind', JSON.stringify(sent));
+  });
+  await page.reload();
+  await expect(page.getByRole('link', { name: /Green tourer, boathouse/ })).toBeVisible();
+  await page.waitForFunction(() => localStorage.getItem('ergasto:demo:journal:left-behind') === null);
+});
+
+test('the HTTP route answers, refuses and says why', async ({ request }) => {
+  const post = (id: string, data: string, type = 'application/json') => request.post(`/api/reckon/${id}`, { data: Buffer.from(data), headers: { 'content-type': type } });
+  const good = await post('inspect.chainWear', '{"chain":"9-10-speed","pitches":24,"lengthMm":306.9}');
+  expect(good.status()).toBe(200);
+  expect(await good.json()).toMatchObject({ verdict: 'near' });
+  const bad = await post('inspect.chainWear', '{"chain":"9-10-speed","pitches":20,"lengthMm":304.8}');
+  expect(bad.status()).toBe(400);
+  expect(await bad.json()).toMatchObject({ errors: [{ path: 'pitches' }] });
+  expect((await post('inspect.chainWear', 'not json')).status()).toBe(400);
+  expect((await post('no.such', '{}')).status()).toBe(404);
+  expect((await post('inspect.chainWear', 'x', 'text/plain')).status()).toBe(415);
+  const large = await post('inspect.chainWear', JSON.stringify({ pad: 'x'.repeat(1_100_000) }));
+  expect(large.status()).toBe(413);
+  expect(await large.text()).toContain('over 1 MB');
+  expect((await request.get('/api/reckon/inspect.chainWear')).status()).toBe(405);
+});
+
+for (const scheme of ['light', 'dark'] as const) {
+  test(`no view breaks a rule of accessibility, ${scheme}`, async ({ page }) => {
+    test.setTimeout(180_000);
+    await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
+    await openDemo(page);
+    const look = async () => expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id, nodes }) => [id, nodes.slice(0, 2).map((node) => node.html.slice(0, 160))])).toEqual([]);
+    await look();
+    for (const stage of STAGES) {
+      await page.goto(`/bike?id=ferry-staff-7&stage=${stage}`);
+      await expect(page.getByRole('list', { name: 'What the look-over found' })).toContainText('Unsafe');
+      if (stage === 'look-over') await page.locator('button[aria-expanded]').filter({ hasText: 'Chain' }).click();
+      await look();
+    }
+  });
+}
+
+test('nothing is cut off on a phone', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openDemo(page);
+  const overflow = () => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+  expect(await overflow()).toBe(0);
+  for (const stage of STAGES) {
+    await page.goto(`/bike?id=ferry-staff-7&stage=${stage}`);
+    await expect(page.getByRole('main')).toBeVisible();
+    await page.waitForTimeout(300);
+    expect(await overflow(), stage).toBe(0);
+  }
+});

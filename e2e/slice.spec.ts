@@ -1,0 +1,216 @@
+import { expect, test } from '@playwright/test';
+import { complaints, openDemo, read, reload, toStage } from './bench';
+
+test('the green tourer goes from the door to its buyer by mouse, with a reload in every stage', async ({ page }) => {
+  test.setTimeout(240_000);
+  const heard = complaints(page);
+  await openDemo(page);
+  await page.getByRole('link', { name: /Green tourer/ }).click();
+
+  await test.step('Buy', async () => {
+    await expect(page.getByText('Walk away', { exact: true })).toBeVisible();
+    const ceiling = page.getByText('the most to pay').locator('xpath=preceding-sibling::*');
+    const before = await ceiling.textContent();
+    await page.getByRole('group', { name: /How sure is: Tyres cracked/ }).getByRole('button', { name: 'No' }).click();
+    await expect(ceiling).not.toHaveText(before!);
+    const amount = async () => Number((await ceiling.textContent())!.replace(/[^\d.]/g, ''));
+    expect(await amount()).toBeGreaterThan(Number(before!.replace(/[^\d.]/g, '')));
+    await read(page.getByLabel('Paid for it'), '90');
+    await reload(page);
+    await expect(page.getByLabel('Paid for it')).toHaveValue('90');
+    await expect(page.getByRole('group', { name: /How sure is: Tyres cracked/ }).getByRole('button', { name: 'No' })).toHaveAttribute('aria-pressed', 'true');
+    await expect(page.getByRole('img', { name: /Profit at the asking price/ })).toBeVisible();
+  });
+
+  await test.step('Look over', async () => {
+    await toStage(page, 'look-over');
+    const check = (name: string) => page.locator('button[aria-expanded]').filter({ hasText: name });
+    await check('Tyres').click();
+    await page.getByRole('button', { name: 'Looked, found nothing' }).click();
+    await page.getByRole('group', { name: 'Feel' }).getByRole('button', { name: 'Gritty' }).click();
+    await page.getByRole('group', { name: 'Play' }).getByRole('button', { name: 'Slight' }).click();
+    await expect(page.getByText('only the bare bearing tells')).toBeVisible();
+    await check('Chain').click();
+    await read(page.getByLabel('Length over them'), '306,9');
+    await expect(page.getByText('0.69 % is not far')).toBeVisible();
+    await page.getByText('Show the working').click();
+    await expect(page.getByText('0.689 %')).toBeVisible();
+    await check('Cranks').click();
+    await page.getByRole('group', { name: 'Left arm' }).getByRole('button', { name: 'Loose' }).click();
+    await page.getByRole('group', { name: 'Right arm' }).getByRole('button', { name: 'Firm' }).click();
+    await expect(page.getByText('square hole')).toBeVisible();
+    await reload(page);
+    await expect(page.getByText('8 not looked at, which is not fine')).toBeVisible();
+    await expect(check('Chain')).toContainText('Watch');
+    await expect(check('Cranks')).toContainText('Unsafe');
+    await expect(check('Braking surface')).toContainText('Not looked at');
+  });
+
+  await test.step('Decide', async () => {
+    await toStage(page, 'decide');
+    await page.getByRole('button', { name: /Keep all \d that are needed/ }).click();
+    await page.getByRole('button', { name: 'Modernise' }).click();
+    await expect(page.getByText('Wider gears')).toBeVisible();
+    await page.getByRole('button', { name: 'Rideable' }).click();
+    await expect(page.getByText('Wider gears')).toBeHidden();
+    const chainJob = page.getByRole('listitem').filter({ hasText: 'Look at the chain again' });
+    await chainJob.getByRole('button', { name: 'Drop, because…' }).click();
+    await chainJob.getByRole('button', { name: 'Done already' }).click();
+    await page.getByLabel('Another job').fill('New bell');
+    await read(page.getByLabel('Work'), '10');
+    await read(page.getByLabel('Parts', { exact: true }), '6,50');
+    await page.getByRole('button', { name: 'Add the job' }).click();
+    await expect(page.getByText('ceiling with these jobs')).toBeVisible();
+    await reload(page);
+    await expect(chainJob.getByText('Dropped: Done already')).toBeVisible();
+    await expect(page.getByRole('listitem').filter({ hasText: 'New bell' })).toContainText('€6.50');
+    await expect(page.getByText('4 jobs kept').first()).toBeVisible();
+  });
+
+  await test.step('Strip', async () => {
+    await toStage(page, 'strip');
+    await page.locator('input[type=file]').first().setInputFiles({ name: 'axle.png', mimeType: 'image/png', buffer: await page.screenshot() });
+    await expect(page.getByRole('img', { name: /Photograph pinned to/ })).toBeVisible();
+    const next = page.getByRole('button', { name: 'Done, next step' });
+    for (let i = 0; i < 3; i++) await next.click();
+    await expect(page.getByText('Anticlockwise, right-hand thread')).toBeVisible();
+    await expect(page.getByText(/Spanner up: push it to the front/)).toBeVisible();
+    await next.click();
+    await next.click();
+    await expect(next).toBeDisabled();
+    for (let i = 0; i < 9; i++) await page.getByRole('button', { name: 'out, left: one more' }).click();
+    await next.click();
+    await next.click();
+    for (let i = 0; i < 10; i++) await page.getByRole('button', { name: 'out, right: one more' }).click();
+    await next.click();
+    await next.click();
+    await page.getByRole('button', { name: 'Locknut, left: came off later' }).click();
+    await reload(page);
+    await expect(page.getByText('9 of 9 steps')).toBeVisible();
+    await expect(page.getByText('Balls, left, 9 counted out')).toBeVisible();
+    const tray = await page.getByRole('listitem').filter({ has: page.getByRole('button', { name: /came off earlier/ }) }).allTextContents();
+    expect(tray.slice(1, 3).map((text) => text.replace(/^\d+/, '').split(',')[0])).toEqual(['Keyed washer', 'Locknut']);
+  });
+
+  await test.step('Clean', async () => {
+    await toStage(page, 'clean');
+    const shell = page.getByRole('listitem').filter({ hasText: 'Hub shell with cups' }).last();
+    await expect(shell).toContainText('aluminium with steel inserts');
+    await page.getByRole('button', { name: 'Start a timer for Cone, left' }).click();
+    await expect(page.getByRole('timer')).toContainText(/^9:5|^10:00/);
+    await reload(page);
+    await expect(page.getByRole('timer')).toContainText(/^9:/);
+    await expect(page.getByText(/out by \d\d:\d\d/).first()).toBeVisible();
+  });
+
+  await test.step('Overhaul', async () => {
+    await toStage(page, 'overhaul');
+    await page.getByRole('group', { name: 'Feel' }).first().getByRole('button', { name: 'Gritty' }).click();
+    const ball = page.getByLabel('One ball');
+    for (const reading of ['4.76', '4,76', '3/16']) await read(ball, reading);
+    await expect(page.getByText('3/16 in', { exact: true })).toBeVisible();
+    await expect(page.getByText('in size', { exact: true })).toBeVisible();
+    await read(page.getByLabel('Over two opposite balls in the cup'), '20.96');
+    await expect(page.getByText(/fill the cup/)).toBeVisible();
+    for (let i = 0; i < 10; i++) await page.getByRole('button', { name: 'holds, left: one more' }).click();
+    await expect(page.getByText('9 came out and the cup holds 10. What happened?')).toBeVisible();
+    await page.getByRole('button', { name: 'It came short' }).click();
+    await expect(page.getByText('What happened?')).toBeHidden();
+    await page.getByRole('group', { name: 'Grease it came with' }).getByRole('button', { name: 'Dirty' }).click();
+    await page.getByRole('group', { name: 'Balls', exact: true }).getByRole('button', { name: 'Dull' }).click();
+    await expect(page.getByText('New balls', { exact: true })).toBeVisible();
+    await read(page.getByLabel('Axle over the thread'), '10');
+    await read(page.getByLabel('Cone to cone'), '68');
+    await read(page.getByLabel('Clamping force'), '4200');
+    await expect(page.getByText('0.032 mm', { exact: true })).toBeVisible();
+    await expect(page.getByText('12°', { exact: true })).toBeVisible();
+    const feel = page.getByRole('group', { name: 'How does it feel?' });
+    await feel.getByRole('button', { name: /^Tight/ }).click();
+    await expect(page.getByText(/Open by \d+ mm at the tip of a 150 mm spanner/)).toBeVisible();
+    await reload(page);
+    await expect(page.getByText(/1 trial ·/)).toBeVisible();
+    await feel.getByRole('button', { name: /^A tick/ }).click();
+    await expect(page.getByText(/2 trials ·/)).toBeVisible();
+    const done = page.getByText(/Done in [345]/);
+    for (let trials = 3; trials <= 5 && !(await done.isVisible()); trials++) {
+      await page.getByRole('group', { name: 'Turned' }).getByRole('button', { name: 'Not turned' }).click();
+      await page.getByRole('group', { name: 'Felt with the skewer' }).getByRole('button', { name: /Closed/ }).click();
+      await feel.getByRole('button', { name: /^Smooth/ }).click();
+      await expect(page.getByText(new RegExp(`${trials} trials ·`))).toBeVisible();
+      await page.waitForTimeout(400);
+    }
+    await expect(done).toBeVisible();
+    await page.getByRole('group', { name: 'Feel' }).last().getByRole('button', { name: 'Smooth' }).click();
+    await page.getByRole('group', { name: 'Play' }).last().getByRole('button', { name: 'No play' }).click();
+    await expect(page.getByRole('table', { name: 'Before and after' })).toContainText('gritty');
+    await reload(page);
+    await expect(done).toBeVisible();
+  });
+
+  await test.step('Rebuild', async () => {
+    await toStage(page, 'rebuild');
+    const stem = page.getByRole('listitem').filter({ hasText: 'Stem expander bolt' });
+    await expect(stem).toContainText('16–24');
+    await read(stem.getByLabel('Wrench said'), '30');
+    await expect(stem).toContainText('over its band');
+    await read(stem.getByLabel('Wrench said'), '20');
+    await expect(stem).toContainText('within its band');
+    await expect(page.getByRole('listitem').filter({ hasText: 'Pedal, left' })).toContainText('LEFT-hand thread');
+    await page.getByRole('button', { name: 'Sign by feel: Front quick release' }).click();
+    await reload(page);
+    await expect(page.getByText(/^2 of \d+ signed/)).toBeVisible();
+    const unsigned = page.getByRole('button', { name: /^Sign by feel/, pressed: false });
+    while ((await unsigned.count()) > 0) {
+      const before = await unsigned.count();
+      const first = page.getByRole('listitem').filter({ has: page.getByRole('button', { pressed: false, name: /^Sign by feel/ }) }).filter({ hasNotText: 'by wrench' }).first();
+      if ((await first.count()) === 0) break;
+      await first.getByRole('button', { name: /^Sign by feel/ }).click();
+      await expect(unsigned).toHaveCount(before - 1);
+    }
+  });
+
+  await test.step('Prove', async () => {
+    await toStage(page, 'prove');
+    await expect(page.getByText('Not ready')).toBeVisible();
+    await expect(page.getByText('Cranks: unsafe as last seen')).toBeVisible();
+    for (const button of await page.getByRole('button', { name: /^Passed:/ }).all()) await button.click();
+    await reload(page);
+    await expect(page.getByText('Not ready')).toBeVisible();
+    await expect(page.getByText('One thing stands in the way:')).toBeVisible();
+    await page.getByRole('status').getByRole('link', { name: 'Look over' }).first().click();
+    await page.locator('button[aria-expanded]').filter({ hasText: 'Cranks' }).click();
+    await page.getByRole('group', { name: 'Left arm' }).getByRole('button', { name: 'Firm' }).click();
+    await toStage(page, 'prove');
+    await expect(page.getByText('Ready, as far as it was signed')).toBeVisible();
+    await page.getByRole('button', { name: /^Failed: Cables hold/ }).click();
+    await expect(page.getByText('Not ready')).toBeVisible();
+    await page.getByRole('button', { name: /^Passed: Cables hold/ }).click();
+    await expect(page.getByText('Ready, as far as it was signed')).toBeVisible();
+  });
+
+  await test.step('Hand over', async () => {
+    await toStage(page, 'hand-over');
+    await page.getByLabel('Bought', { exact: true }).fill('Balls, bag of twenty');
+    await read(page.getByLabel('Paid', { exact: true }), '10');
+    await read(page.getByLabel('In the pack'), '20');
+    await read(page.getByLabel('Used here'), '6');
+    await page.getByRole('button', { name: 'Put it down' }).click();
+    await expect(page.getByText('€3.00 of parts went into this bicycle; €7.00 is left in the drawer')).toBeVisible();
+    await read(page.getByLabel('Sold for'), '300');
+    await read(page.getByLabel('More minutes'), '300');
+    await expect(page.getByText('€207.00', { exact: true }).first()).toBeVisible();
+    await expect(page.getByText('€41.40', { exact: true }).first()).toBeVisible();
+    await reload(page);
+    await expect(page.getByText('€207.00', { exact: true }).first()).toBeVisible();
+    const sheet = page.locator('#sheet');
+    await expect(sheet).toContainText('Proved and signed as listed below');
+    await expect(sheet).toContainText('20 N·m by wrench');
+    await expect(sheet).toContainText('Left alone on purpose: Look at the chain again');
+    await expect(sheet).not.toContainText('€');
+    await page.emulateMedia({ media: 'print' });
+    await expect(page.getByRole('navigation', { name: 'Stages' })).toBeHidden();
+    await expect(sheet).toBeVisible();
+  });
+
+  expect(heard).toEqual([]);
+});

@@ -1,0 +1,28 @@
+import { defineConfig } from '@playwright/test';
+
+const PORT = 4739;
+
+export default defineConfig({
+  testDir: 'e2e',
+  workers: 1,
+  timeout: 90_000,
+  expect: { timeout: 10_000 },
+  reporter: 'list',
+  forbidOnly: Boolean(process.env.CI),
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    actionTimeout: 10_000,
+    contextOptions: { reducedMotion: 'reduce' },
+    launchOptions: {
+      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    },
+  },
+  webServer: {
+    command: `node node_modules/next/dist/bin/next start -p ${PORT} -H 127.0.0.1`,
+    url: `http://127.0.0.1:${PORT}`,
+    env: { NEXT_TELEMETRY_DISABLED: '1' },
+    timeout: 60_000,
+  },
+});

@@ -1,0 +1,39 @@
+/** `npm test`: lint, types, unit and browser tests, each step with its time; the last line counts all suites. */
+import { build, chromium, packages, step } from './setup.mjs';
+
+const from = Date.now();
+await packages();
+const browser = await chromium();
+
+const counted = { passed: 0, failed: 0, skipped: 0 };
+
+/** A step that is one check in itself. */
+async function check(name, args) {
+  const { code } = await step(name, process.execPath, args, { goOn: true });
+  counted[code === 0 ? 'passed' : 'failed']++;
+}
+
+/** Adds what a runner counted; a runner that failed without counting a failure counts as one. */
+function add({ code, printed }, passed, failed, skipped) {
+  const number = (pattern) => Number(pattern.exec(printed)?.[1] ?? 0);
+  const failures = number(failed);
+  const passes = number(passed);
+  counted.passed += passes;
+  counted.failed += failures || (code === 0 && passes > 0 ? 0 : 1);
+  counted.skipped += number(skipped);
+}
+
+await check('lint', ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0']);
+await check('types', ['node_modules/typescript/bin/tsc', '--noEmit']);
+add(await step('unit tests', process.execPath, ['node_modules/jest/bin/jest.js', '--ci'], { goOn: true }), /^Tests:.*?(\d+) passed/m, /^Tests:.*?(\d+) failed/m, /^Tests:.*?(\d+) skipped/m);
+await build();
+add(
+  await step('browser tests', process.execPath, ['node_modules/@playwright/test/cli.js', 'test'], { goOn: true, env: { CHROMIUM_PATH: browser } }),
+  /^\s*(\d+) passed/m,
+  /^\s*(\d+) failed/m,
+  /^\s*(\d+) skipped/m,
+);
+
+console.log(`\nAll of it took ${Math.round((Date.now() - from) / 1000)} s.`);
+console.log(`${counted.passed} passed, ${counted.failed} failed${counted.skipped ? `, ${counted.skipped} skipped` : ''}`);
+process.exit(counted.failed === 0 ? 0 : 1);
