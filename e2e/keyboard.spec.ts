@@ -58,7 +58,7 @@ test('a second bicycle is added and taken through all nine stages without a mous
     await press(page, page.locator('button[aria-expanded]').first());
     for (const _check of ['Tyres', 'Front hub', 'Headset']) await press(page, button('Looked, found nothing'));
     await press(page, button('Skip for now'));
-    await type(page, page.getByLabel('Rubber left'), '4.5');
+    await type(page, page.getByLabel('Rubber left', { exact: true }), '4.5');
     await reload(page);
     await expect(page.getByText('8 not looked at, which is not fine')).toBeVisible();
     await press(page, page.locator('button[aria-expanded]').filter({ hasText: 'Chain' }));

@@ -11,14 +11,19 @@ test('the green tourer goes from the door to its buyer by mouse, with a reload i
     await expect(page.getByText('Walk away', { exact: true })).toBeVisible();
     const ceiling = page.getByText('the most to pay').locator('xpath=preceding-sibling::*');
     const before = await ceiling.textContent();
-    await page.getByRole('group', { name: /How sure is: Tyres cracked/ }).getByRole('button', { name: 'No' }).click();
+    await page
+      .getByRole('group', { name: /How sure is: Tyres cracked/ })
+      .getByRole('button', { name: 'No' })
+      .click();
     await expect(ceiling).not.toHaveText(before!);
     const amount = async () => Number((await ceiling.textContent())!.replace(/[^\d.]/g, ''));
     expect(await amount()).toBeGreaterThan(Number(before!.replace(/[^\d.]/g, '')));
     await read(page.getByLabel('Paid for it'), '90');
     await reload(page);
     await expect(page.getByLabel('Paid for it')).toHaveValue('90');
-    await expect(page.getByRole('group', { name: /How sure is: Tyres cracked/ }).getByRole('button', { name: 'No' })).toHaveAttribute('aria-pressed', 'true');
+    await expect(
+      page.getByRole('group', { name: /How sure is: Tyres cracked/ }).getByRole('button', { name: 'No' }),
+    ).toHaveAttribute('aria-pressed', 'true');
     await expect(page.getByRole('img', { name: /Profit at the asking price/ })).toBeVisible();
   });
 
@@ -69,7 +74,10 @@ test('the green tourer goes from the door to its buyer by mouse, with a reload i
 
   await test.step('Strip', async () => {
     await toStage(page, 'strip');
-    await page.locator('input[type=file]').first().setInputFiles({ name: 'axle.png', mimeType: 'image/png', buffer: await page.screenshot() });
+    await page
+      .locator('input[type=file]')
+      .first()
+      .setInputFiles({ name: 'axle.png', mimeType: 'image/png', buffer: await page.screenshot() });
     await expect(page.getByRole('img', { name: /Photograph pinned to/ })).toBeVisible();
     const next = page.getByRole('button', { name: 'Done, next step' });
     for (let i = 0; i < 3; i++) await next.click();
@@ -88,7 +96,10 @@ test('the green tourer goes from the door to its buyer by mouse, with a reload i
     await reload(page);
     await expect(page.getByText('9 of 9 steps')).toBeVisible();
     await expect(page.getByText('Balls, left, 9 counted out')).toBeVisible();
-    const tray = await page.getByRole('listitem').filter({ has: page.getByRole('button', { name: /came off earlier/ }) }).allTextContents();
+    const tray = await page
+      .getByRole('listitem')
+      .filter({ has: page.getByRole('button', { name: /came off earlier/ }) })
+      .allTextContents();
     expect(tray.slice(1, 3).map((text) => text.replace(/^\d+/, '').split(',')[0])).toEqual(['Keyed washer', 'Locknut']);
   });
 
@@ -134,7 +145,10 @@ test('the green tourer goes from the door to its buyer by mouse, with a reload i
     const done = page.getByText(/Done in [345]/);
     for (let trials = 3; trials <= 5 && !(await done.isVisible()); trials++) {
       await page.getByRole('group', { name: 'Turned' }).getByRole('button', { name: 'Not turned' }).click();
-      await page.getByRole('group', { name: 'Felt with the skewer' }).getByRole('button', { name: /Closed/ }).click();
+      await page
+        .getByRole('group', { name: 'Felt with the skewer' })
+        .getByRole('button', { name: /Closed/ })
+        .click();
       await feel.getByRole('button', { name: /^Smooth/ }).click();
       await expect(page.getByText(new RegExp(`${trials} trials ·`))).toBeVisible();
       await page.waitForTimeout(400);
@@ -162,7 +176,11 @@ test('the green tourer goes from the door to its buyer by mouse, with a reload i
     const unsigned = page.getByRole('button', { name: /^Sign by feel/, pressed: false });
     while ((await unsigned.count()) > 0) {
       const before = await unsigned.count();
-      const first = page.getByRole('listitem').filter({ has: page.getByRole('button', { pressed: false, name: /^Sign by feel/ }) }).filter({ hasNotText: 'by wrench' }).first();
+      const first = page
+        .getByRole('listitem')
+        .filter({ has: page.getByRole('button', { pressed: false, name: /^Sign by feel/ }) })
+        .filter({ hasNotText: 'by wrench' })
+        .first();
       if ((await first.count()) === 0) break;
       await first.getByRole('button', { name: /^Sign by feel/ }).click();
       await expect(unsigned).toHaveCount(before - 1);

@@ -57,23 +57,35 @@ export async function chromium() {
   const path = process.env.CHROMIUM_PATH ?? '/usr/bin/chromium';
   if (existsSync(path)) return path;
   if (process.env.CHROMIUM_PATH) stop(`CHROMIUM_PATH names ${path}, and there is no file.`);
-  if (process.getuid?.() !== 0) stop('Chromium is missing. As root: apt-get install chromium; or name one in CHROMIUM_PATH.');
+  if (process.getuid?.() !== 0)
+    stop('Chromium is missing. As root: apt-get install chromium; or name one in CHROMIUM_PATH.');
   await step('package lists', 'apt-get', ['update'], { quiet: true });
-  await step('Chromium', 'apt-get', ['install', '-y', '--no-install-recommends', 'chromium'], { quiet: true, env: { DEBIAN_FRONTEND: 'noninteractive' } });
+  await step('Chromium', 'apt-get', ['install', '-y', '--no-install-recommends', 'chromium'], {
+    quiet: true,
+    env: { DEBIAN_FRONTEND: 'noninteractive' },
+  });
   return path;
 }
 
 /** Builds when there is no build or a source is newer than it. */
 export async function build() {
   const stamp = `${ROOT}/.next/BUILD_ID`;
-  const newest = spawnSync('find', ['src', 'public', 'package-lock.json', 'next.config.ts', '-newer', stamp, '-print', '-quit'], { cwd: ROOT, encoding: 'utf8' });
+  const newest = spawnSync(
+    'find',
+    ['src', 'public', 'package-lock.json', 'next.config.ts', '-newer', stamp, '-print', '-quit'],
+    { cwd: ROOT, encoding: 'utf8' },
+  );
   if (existsSync(stamp) && newest.stdout?.trim() === '') return;
   await step('build', process.execPath, [NEXT, 'build'], { quiet: true });
 }
 
 /** Starts the built application and waits until it answers. */
 export async function serve(port) {
-  const child = spawn(process.execPath, [NEXT, 'start', '-p', String(port), '-H', '127.0.0.1'], { cwd: ROOT, env: ENV, stdio: ['ignore', 'ignore', 'inherit'] });
+  const child = spawn(process.execPath, [NEXT, 'start', '-p', String(port), '-H', '127.0.0.1'], {
+    cwd: ROOT,
+    env: ENV,
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
   const address = `http://127.0.0.1:${port}`;
   for (let tries = 0; tries < 120; tries++) {
     if (child.exitCode !== null) stop(`Ergasto could not start on port ${port}.`);

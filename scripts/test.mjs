@@ -25,15 +25,25 @@ function add({ code, printed }, passed, failed, skipped) {
 
 await check('lint', ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0']);
 await check('types', ['node_modules/typescript/bin/tsc', '--noEmit']);
-add(await step('unit tests', process.execPath, ['node_modules/jest/bin/jest.js', '--ci'], { goOn: true }), /^Tests:.*?(\d+) passed/m, /^Tests:.*?(\d+) failed/m, /^Tests:.*?(\d+) skipped/m);
+add(
+  await step('unit tests', process.execPath, ['node_modules/jest/bin/jest.js', '--ci'], { goOn: true }),
+  /^Tests:.*?(\d+) passed/m,
+  /^Tests:.*?(\d+) failed/m,
+  /^Tests:.*?(\d+) skipped/m,
+);
 await build();
 add(
-  await step('browser tests', process.execPath, ['node_modules/@playwright/test/cli.js', 'test'], { goOn: true, env: { CHROMIUM_PATH: browser } }),
+  await step('browser tests', process.execPath, ['node_modules/@playwright/test/cli.js', 'test'], {
+    goOn: true,
+    env: { CHROMIUM_PATH: browser },
+  }),
   /^\s*(\d+) passed/m,
   /^\s*(\d+) failed/m,
   /^\s*(\d+) skipped/m,
 );
 
 console.log(`\nAll of it took ${Math.round((Date.now() - from) / 1000)} s.`);
-console.log(`${counted.passed} passed, ${counted.failed} failed${counted.skipped ? `, ${counted.skipped} skipped` : ''}`);
+console.log(
+  `${counted.passed} passed, ${counted.failed} failed${counted.skipped ? `, ${counted.skipped} skipped` : ''}`,
+);
 process.exit(counted.failed === 0 ? 0 : 1);

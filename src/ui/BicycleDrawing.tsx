@@ -39,8 +39,9 @@ export function BicycleDrawing({
   return (
     <svg
       viewBox={`0 ${-ground} ${widthMm} ${heightMm + ground + 20}`}
-      role={withMarks ? 'group' : 'img'}
-      aria-label={label}
+      role={label === '' ? undefined : withMarks ? 'group' : 'img'}
+      aria-label={label === '' ? undefined : label}
+      aria-hidden={label === '' ? true : undefined}
       style={{ width: '100%', height: 'auto', display: 'block', overflow: 'visible' }}
     >
       <g

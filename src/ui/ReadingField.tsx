@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box';
 import InputAdornment from '@mui/material/InputAdornment';
 import TextField from '@mui/material/TextField';
-import { useId, useState, type KeyboardEvent } from 'react';
+import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
 import { parseDecimal, parseLengthMm, parseMoneyMinor, type ParsedReading } from '@/core/units/parseReading';
 import { moneyTyped } from './format';
 
@@ -64,7 +64,13 @@ export function ReadingField({
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
   const [hint, setHint] = useState<string | null>(null);
+  const input = useRef<HTMLInputElement>(null);
   const shown = draft ?? (keepEmpty ? '' : typed(kind, value));
+
+  // A value that changes under the cursor (its neighbour moved it) stays selected, so that the next digits replace it.
+  useEffect(() => {
+    if (draft === null && document.activeElement === input.current) input.current?.select();
+  }, [draft, shown]);
 
   function commit(): boolean {
     if (draft === null) return true;
@@ -111,6 +117,8 @@ export function ReadingField({
           setDraft(event.target.value);
           setHint(null);
         }}
+        inputRef={input}
+        onFocus={(event) => event.target.select()}
         onBlur={commit}
         slotProps={{
           htmlInput: {

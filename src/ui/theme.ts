@@ -20,6 +20,7 @@ export const theme = createTheme({
     light: {
       palette: {
         primary: { main: '#1d45b8', contrastText: '#ffffff' },
+        error: { main: '#b3141c', contrastText: '#ffffff' },
         background: { default: '#f1efe8', paper: '#fbfaf6' },
         text: { primary: '#16212b', secondary: '#4a5762' },
         divider: '#d3cfc2',
@@ -37,6 +38,7 @@ export const theme = createTheme({
     dark: {
       palette: {
         primary: { main: '#9db4ff', contrastText: '#0c1430' },
+        error: { main: '#ff8a86', contrastText: '#2a0506' },
         background: { default: '#12171c', paper: '#1a2129' },
         text: { primary: '#eceadf', secondary: '#a9b4bb' },
         divider: '#34404a',

@@ -197,8 +197,8 @@ describe('what a bearing needs', () => {
         fc.constantFrom('cup', 'cone', 'balls'),
         fc.constantFrom('never', 'if-bright'),
         (seen, key, reuseBalls) => {
-          const list: readonly string[] = worse[key as keyof typeof worse];
-          const next = list[list.indexOf(seen[key as keyof typeof worse]) + 1];
+          const list: readonly string[] = worse[key];
+          const next = list[list.indexOf(seen[key]) + 1];
           if (!next) return true;
           const rules = { reuseBalls } as GradeInput['rules'];
           const mild = rank[grade({ ...(seen as GradeInput), rules }).verdict];

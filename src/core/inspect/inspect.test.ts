@@ -17,7 +17,8 @@ const paths = (input: unknown) => {
   const result = answer(inspectChainWear, input);
   return result.ok ? [] : result.errors.map((error) => error.path);
 };
-const at = (speed: ChainWearInput['chain'], percent: number) => chain({ chain: speed, pitches: 100, lengthMm: 1270 * (1 + percent / 100) }).verdict;
+const at = (speed: ChainWearInput['chain'], percent: number) =>
+  chain({ chain: speed, pitches: 100, lengthMm: 1270 * (1 + percent / 100) }).verdict;
 
 describe('chain over a rule', () => {
   test('24 pitches at 306.9 mm are 0.69 %: near at 9 speeds, past it at 11', () => {
@@ -58,8 +59,12 @@ describe('chain over a rule', () => {
     const order = ['sound', 'near', 'replace-chain', 'replace-chain-prove-cogs', 'replace-chain-and-cogs'];
     const speeds = ['single-or-hub-gear', '5-8-speed', '9-10-speed', '11-speed', '12-speed'] as const;
     fc.assert(
-      fc.property(fc.constantFrom(...speeds), fc.double({ min: -0.4, max: 4.9, noNaN: true }), fc.double({ min: 0, max: 2, noNaN: true }), (speed, percent, more) =>
-        order.indexOf(at(speed, Math.min(4.9, percent + more))) >= order.indexOf(at(speed, percent)),
+      fc.property(
+        fc.constantFrom(...speeds),
+        fc.double({ min: -0.4, max: 4.9, noNaN: true }),
+        fc.double({ min: 0, max: 2, noNaN: true }),
+        (speed, percent, more) =>
+          order.indexOf(at(speed, Math.min(4.9, percent + more))) >= order.indexOf(at(speed, percent)),
       ),
     );
   });
@@ -73,12 +78,17 @@ describe('chain over a rule', () => {
   test('exactly one way of measuring', () => {
     expect(paths({ chain: '9-10-speed' })).toEqual(['']);
     expect(paths({ chain: '9-10-speed', pitches: 24 })).toEqual(['lengthMm']);
-    expect(paths({ chain: '9-10-speed', pitches: 24, lengthMm: 305, gauge: { dropsInAtPercent: 0.5, notAtPercent: 0.75 } })).toEqual(['gauge']);
-    expect(paths({ chain: '9-10-speed', gauge: { dropsInAtPercent: 0.75, notAtPercent: 0.5 } })).toEqual(['gauge.notAtPercent']);
+    expect(
+      paths({ chain: '9-10-speed', pitches: 24, lengthMm: 305, gauge: { dropsInAtPercent: 0.5, notAtPercent: 0.75 } }),
+    ).toEqual(['gauge']);
+    expect(paths({ chain: '9-10-speed', gauge: { dropsInAtPercent: 0.75, notAtPercent: 0.5 } })).toEqual([
+      'gauge.notAtPercent',
+    ]);
   });
 
   test('a gauge replaces by what drops in and is near by what does not', () => {
-    const gauge = (dropsInAtPercent: number, notAtPercent: number | null) => chain({ chain: '5-8-speed', gauge: { dropsInAtPercent, notAtPercent } });
+    const gauge = (dropsInAtPercent: number, notAtPercent: number | null) =>
+      chain({ chain: '5-8-speed', gauge: { dropsInAtPercent, notAtPercent } });
     expect(gauge(0.75, 1).verdict).toBe('replace-chain');
     expect(gauge(0.5, 0.75).verdict).toBe('near');
     expect(gauge(0, 0.5).verdict).toBe('sound');
@@ -100,7 +110,11 @@ describe('brake disc', () => {
   };
 
   test('1.52 mm on a disc stamped 1.5 is near, not sound', () => {
-    expect(disc({ readingsMm: [1.55, 1.52, 1.6], minimumMm: 1.5 })).toMatchObject({ verdict: 'near', thinnestMm: 1.52, minimumFrom: 'marking' });
+    expect(disc({ readingsMm: [1.55, 1.52, 1.6], minimumMm: 1.5 })).toMatchObject({
+      verdict: 'near',
+      thinnestMm: 1.52,
+      minimumFrom: 'marking',
+    });
   });
 
   test('at its minimum it is replaced, cracked it is replaced whatever it measures', () => {
@@ -117,8 +131,12 @@ describe('brake disc', () => {
   test('thinner never gives a milder verdict', () => {
     const order = ['sound', 'near', 'replace'];
     fc.assert(
-      fc.property(fc.double({ min: 1, max: 2, noNaN: true }), fc.double({ min: 0, max: 0.5, noNaN: true }), (mm, less) =>
-        order.indexOf(disc({ readingsMm: [mm - less], minimumMm: 1.5 }).verdict) >= order.indexOf(disc({ readingsMm: [mm], minimumMm: 1.5 }).verdict),
+      fc.property(
+        fc.double({ min: 1, max: 2, noNaN: true }),
+        fc.double({ min: 0, max: 0.5, noNaN: true }),
+        (mm, less) =>
+          order.indexOf(disc({ readingsMm: [mm - less], minimumMm: 1.5 }).verdict) >=
+          order.indexOf(disc({ readingsMm: [mm], minimumMm: 1.5 }).verdict),
       ),
     );
   });
@@ -149,7 +167,8 @@ describe('the look-over of a bicycle', () => {
     if (!result.ok) throw new Error(JSON.stringify(result.errors));
     return result.output;
   };
-  const one = (check: string, evidence: object, kind: object = {}) => look([{ check, evidence }], kind).findings.find((f) => f.check === check)!;
+  const one = (check: string, evidence: object, kind: object = {}) =>
+    look([{ check, evidence }], kind).findings.find((f) => f.check === check)!;
 
   test('twelve checks, none looked at, and none of them fine', () => {
     const found = look([]);
@@ -192,7 +211,8 @@ describe('the look-over of a bicycle', () => {
   });
 
   test('a wear limit is reached at its figure', () => {
-    const limit = (reading: number) => answer(inspectWearLimit, { part: 'jockey pulley', check: 'tooth shape and side play', reading });
+    const limit = (reading: number) =>
+      answer(inspectWearLimit, { part: 'jockey pulley', check: 'tooth shape and side play', reading });
     expect(limit(2)).toMatchObject({ ok: true, output: { verdict: 'renew' } });
     expect(limit(1.99)).toMatchObject({ ok: true, output: { verdict: 'near' } });
     expect(answer(inspectWearLimit, { part: 'bell', check: 'ring', reading: 1 })).toMatchObject({ ok: false });

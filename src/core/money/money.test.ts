@@ -108,7 +108,9 @@ describe('what may be paid', () => {
       fc.property(fc.integer({ min: 0, max: 8000 }), fc.double({ min: 0, max: 1, noNaN: true }), (dearer, chance) => {
         const line = { ...post, chance };
         const before = appraise({ costs: [line] }).ceiling;
-        const after = appraise({ costs: [{ ...line, parts: { ...line.parts, high: line.parts.high + dearer } }] }).ceiling;
+        const after = appraise({
+          costs: [{ ...line, parts: { ...line.parts, high: line.parts.high + dearer } }],
+        }).ceiling;
         return after <= before + 1;
       }),
       { numRuns: 25 },
@@ -130,7 +132,16 @@ describe('what may be paid', () => {
 
   test('what cannot be is refused, all at once, field by field', () => {
     expect(refusal({ resale: { low: 5, likely: 4, high: 3 } })).toEqual(['resale.low', 'resale.high']);
-    expect(refusal({ asking: 1.5, currency: 'euro', costs: [{ label: 'a', parts: exactly(1), minutes: exactly(1) }, { label: 'a', parts: exactly(1), minutes: exactly(1) }] })).toEqual(['currency', 'asking', 'costs']);
+    expect(
+      refusal({
+        asking: 1.5,
+        currency: 'euro',
+        costs: [
+          { label: 'a', parts: exactly(1), minutes: exactly(1) },
+          { label: 'a', parts: exactly(1), minutes: exactly(1) },
+        ],
+      }),
+    ).toEqual(['currency', 'asking', 'costs']);
     expect(refusal({ confidence: 0.4, trials: 10, colour: 'green' })).toEqual(['confidence', 'trials', 'colour']);
     expect(refusal({ asking: '140' })).toEqual(['asking']);
   });
@@ -157,12 +168,18 @@ describe('three-point ranges', () => {
 
   test('quantiles rise and stay inside the range', () => {
     fc.assert(
-      fc.property(fc.tuple(fc.nat(1000), fc.nat(1000), fc.nat(1000)), fc.array(fc.double({ min: 1e-9, max: 1 - 1e-9, noNaN: true }), { minLength: 2 }), (ends, us) => {
-        const [low, likely, high] = [...ends].sort((a, b) => a - b) as [number, number, number];
-        const at = pertQuantile({ low, likely, high });
-        const values = [...us].sort((a, b) => a - b).map(at);
-        return values.every((value, i) => value >= low && value <= high && (i === 0 || value >= values[i - 1]! - 1e-9));
-      }),
+      fc.property(
+        fc.tuple(fc.nat(1000), fc.nat(1000), fc.nat(1000)),
+        fc.array(fc.double({ min: 1e-9, max: 1 - 1e-9, noNaN: true }), { minLength: 2 }),
+        (ends, us) => {
+          const [low, likely, high] = [...ends].sort((a, b) => a - b) as [number, number, number];
+          const at = pertQuantile({ low, likely, high });
+          const values = [...us].sort((a, b) => a - b).map(at);
+          return values.every(
+            (value, i) => value >= low && value <= high && (i === 0 || value >= values[i - 1]! - 1e-9),
+          );
+        },
+      ),
     );
   });
 });
@@ -173,7 +190,13 @@ describe('what it earned', () => {
     if (!found.ok) throw new Error(JSON.stringify(found.errors));
     return found.output;
   }
-  const part = (paid: number, packQty = 1, usedQty = 1) => ({ label: 'part', kind: 'part' as const, paid, packQty, usedQty });
+  const part = (paid: number, packQty = 1, usedQty = 1) => ({
+    label: 'part',
+    kind: 'part' as const,
+    paid,
+    packQty,
+    usedQty,
+  });
 
   test('bought 180, parts 75, sold 480 in nine hours: 225 of profit, 25 an hour', () => {
     const found = result({ lines: [1500, 1800, 800, 1200, 600, 1600].map((paid) => part(paid)), minutes: 540 });
@@ -187,7 +210,9 @@ describe('what it earned', () => {
   });
 
   test('charged and left are what was paid, to the unit', () => {
-    const line = fc.tuple(fc.nat(100_000), fc.integer({ min: 1, max: 60 }), fc.nat(60)).map(([paid, pack, used]) => part(paid, pack, Math.min(used, pack)));
+    const line = fc
+      .tuple(fc.nat(100_000), fc.integer({ min: 1, max: 60 }), fc.nat(60))
+      .map(([paid, pack, used]) => part(paid, pack, Math.min(used, pack)));
     fc.assert(
       fc.property(fc.array(line, { maxLength: 20 }), (lines) => {
         const found = result({ lines });
@@ -209,6 +234,9 @@ describe('what it earned', () => {
 
   test('more used than the pack held is refused at that line', () => {
     const found = answer(moneyResult, { currency: 'EUR', sale: null, purchase: 0, lines: [part(1), part(100, 2, 3)] });
-    expect(found).toEqual({ ok: false, errors: [{ path: 'lines.1.usedQty', message: expect.stringContaining('3 used out of a pack of 2') as string }] });
+    expect(found).toEqual({
+      ok: false,
+      errors: [{ path: 'lines.1.usedQty', message: expect.stringContaining('3 used out of a pack of 2') as string }],
+    });
   });
 });

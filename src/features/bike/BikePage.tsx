@@ -88,11 +88,21 @@ function Sheet({
   current,
   onOpen,
   small,
-}: StageProps & { findings: LookOver['findings']; current: string | null; onOpen(check: string): void; small: boolean }) {
+}: StageProps & {
+  findings: LookOver['findings'];
+  current: string | null;
+  onOpen(check: string): void;
+  small: boolean;
+}) {
   const { currency } = useSettings();
   const worked = workedMinutes(bicycle);
   return (
-    <Box className="no-print" sx={{ position: { md: 'sticky' }, top: { md: 24 }, alignSelf: 'start' }}>
+    <Box
+      component="aside"
+      aria-label="The bicycle"
+      className="no-print"
+      sx={{ position: { md: 'sticky' }, top: { md: 24 }, alignSelf: 'start' }}
+    >
       <Box sx={{ maxWidth: { xs: small ? 210 : 420, md: 'none' }, mx: 'auto' }}>
         <BicycleDrawing
           kind={bicycle.kind}

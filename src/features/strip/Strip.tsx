@@ -50,7 +50,7 @@ function StepRow({
         borderTop: '1px solid',
         borderColor: 'divider',
         py: 1,
-        opacity: done && !current ? 0.75 : 1,
+        color: done && !current ? 'text.secondary' : 'text.primary',
       }}
     >
       <Box sx={{ display: 'grid', gridTemplateColumns: '44px minmax(0, 1fr)', gap: 1 }}>

@@ -3,7 +3,7 @@ import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { createContext, use, useEffect, useState, type ReactNode } from 'react';
 import { useStore } from 'zustand';
-import { demoWorkshop } from '@/features/demo/demoWorkshop';
+import { demoWorkshop } from '@/model/demoWorkshop';
 import type { Command } from '@/model/commands';
 import type { Bicycle, WorkshopSettings } from '@/model/record';
 import { chosenWorkshop, openWorkshop } from '@/store/browser';

@@ -1,5 +1,5 @@
-import { newBicycle, newTray, USUAL_COSTS, USUAL_SETTINGS } from '@/model/fresh';
-import type { Bicycle, WorkshopSettings } from '@/model/record';
+import { newBicycle, newTray, USUAL_COSTS, USUAL_SETTINGS } from './fresh';
+import type { Bicycle, WorkshopSettings } from './record';
 
 const HOUR_MS = 3_600_000;
 

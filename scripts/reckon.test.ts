@@ -1,0 +1,63 @@
+import { spawnSync } from 'node:child_process';
+
+function commandLine(args: string[], input: string) {
+  const { status, stdout, stderr } = spawnSync(
+    'node',
+    ['node_modules/tsx/dist/cli.mjs', 'scripts/reckon.ts', ...args],
+    { input, encoding: 'utf8' },
+  );
+  return { status, stdout, stderr };
+}
+
+describe('the command line', () => {
+  jest.setTimeout(60_000);
+
+  test('one document in, one document out', () => {
+    const { status, stdout } = commandLine(['inspect.crankPlay'], '{"left":"loose","right":"firm"}');
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout)).toMatchObject({ cause: 'left-arm' });
+    expect(stdout.trim().split('\n')).toHaveLength(1);
+  });
+
+  test('refused input, no JSON and an unknown id leave with 2 and say why on stdout', () => {
+    const refused = commandLine(['inspect.crankPlay'], '{"left":"wobbly","extra":1}');
+    expect(refused.status).toBe(2);
+    expect((JSON.parse(refused.stdout) as { errors: { path: string }[] }).errors.map((e) => e.path).sort()).toEqual([
+      'extra',
+      'left',
+      'right',
+    ]);
+    expect(commandLine(['inspect.crankPlay'], 'nonsense')).toMatchObject({
+      status: 2,
+      stdout: expect.stringContaining('"path":""') as string,
+    });
+    expect(commandLine(['no.such'], '{}')).toMatchObject({
+      status: 2,
+      stdout: expect.stringContaining('"ids":[') as string,
+    });
+  });
+
+  test('a stream answers a line for a line and goes on after a bad one', () => {
+    const { status, stdout } = commandLine(
+      ['inspect.crankPlay', '--lines'],
+      '{"left":"firm","right":"firm"}\n\nbad\n{"left":"loose","right":"loose"}\n',
+    );
+    expect(status).toBe(0);
+    const lines = stdout
+      .trim()
+      .split('\n')
+      .map((line) => JSON.parse(line) as { cause?: string; errors?: unknown[] });
+    expect(lines.map((line) => line.cause ?? line.errors?.length)).toEqual(['none', 1, 'bottom-bracket']);
+  });
+
+  test('the list and the schemas', () => {
+    expect(commandLine(['--list'], '').stdout).toMatch(/^money\.appraise\tWhat may be paid$/m);
+    const schema = JSON.parse(commandLine(['--schema', 'money.appraise'], '').stdout) as {
+      required: string[];
+      additionalProperties: boolean;
+    };
+    expect(schema.required).not.toContain('seed');
+    expect(schema.required).toContain('resale');
+    expect(schema.additionalProperties).toBe(false);
+  });
+});

@@ -1,0 +1,67 @@
+/** `npm run screenshots`: the pictures under docs/screenshots/, made from the demo data. */
+import { mkdirSync } from 'node:fs';
+import { build, chromium as chromiumPath, packages, ROOT, serve } from './setup.mjs';
+
+const PORT = 4738;
+const LAPTOP = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+const STAFF = '/bike?id=ferry-staff-7&stage=';
+const TOURER = '/bike?id=green-tourer&stage=';
+
+const openChain = (page) => page.locator('button[aria-expanded]').filter({ hasText: 'Chain' }).click();
+const scrollTo = (heading) => (page) =>
+  page.getByRole('heading', { name: heading }).evaluate((element) => element.scrollIntoView({ block: 'start' }));
+
+const SHOTS = [
+  { name: 'floor', path: '/' },
+  { name: 'buy', path: `${TOURER}buy` },
+  { name: 'look-over', path: `${STAFF}look-over`, act: openChain },
+  { name: 'decide', path: `${STAFF}decide` },
+  { name: 'strip', path: `${STAFF}strip` },
+  { name: 'clean-dark', path: `${STAFF}clean`, scheme: 'dark' },
+  { name: 'overhaul', path: `${STAFF}overhaul`, act: scrollTo('Set the cone') },
+  { name: 'rebuild', path: `${STAFF}rebuild` },
+  { name: 'prove-dark', path: `${STAFF}prove`, scheme: 'dark' },
+  { name: 'hand-over', path: `${STAFF}hand-over` },
+  { name: 'floor-phone', path: '/', size: PHONE },
+  { name: 'buy-phone', path: `${TOURER}buy`, size: PHONE },
+  { name: 'look-over-phone', path: `${STAFF}look-over`, size: PHONE },
+];
+
+await packages();
+const executablePath = await chromiumPath();
+await build();
+const { chromium } = await import('@playwright/test');
+const { child, address } = await serve(PORT);
+mkdirSync(`${ROOT}/docs/screenshots`, { recursive: true });
+const browser = await chromium.launch({
+  executablePath,
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
+try {
+  for (const { name, path, act, size = LAPTOP, scheme = 'light' } of SHOTS) {
+    const context = await browser.newContext({ viewport: size, colorScheme: scheme, reducedMotion: 'reduce' });
+    const page = await context.newPage();
+    await page.goto(`${address}/?workshop=demo`);
+    await page.getByRole('heading', { name: 'On the floor' }).waitFor();
+    await page.goto(address + path);
+    await page.getByRole('main').waitFor();
+    await page.waitForTimeout(1200);
+    await act?.(page);
+    await page.waitForTimeout(500);
+    await page.screenshot({ path: `${ROOT}/docs/screenshots/${name}.png` });
+    console.log(name);
+    await context.close();
+  }
+} finally {
+  await browser.close();
+  child.kill();
+}

@@ -1,0 +1,420 @@
+import { existsSync, readFileSync } from 'node:fs';
+import { readTable, TABLES } from '../../scripts/tables';
+import { answer } from './calculator';
+import { cleanOptions } from './clean/options';
+import { decideJobs, jobRules } from './decide/jobs';
+import { bicycleGeometry } from './drawing/bicycle';
+import { bicycleKind, type BicycleKind } from './bicycle';
+import { bearingsGrade } from './bearings/grade';
+import { checks } from './inspect/checks';
+import { inspectLookOver } from './inspect/lookOver';
+import { atLeast, floorForgiving, moreThan, plainZero, quantileSorted, roundHalfUp } from './numbers';
+import { proofs } from './prove/proofs';
+import { readiness, type ReadyQuestion } from './prove/ready';
+import { rebuildBolts } from './rebuild/bolts';
+import { boltPlan } from './rebuild/bolts';
+import { torqueTable } from './rebuild/data/torque';
+import { judgeTorque } from './rebuild/judgeTorque';
+import { calculatorIds, registry } from './registry';
+import { parseJson, reckon } from './reckon';
+import { frontHub } from './strip/assembly';
+import { stripTurn, type TurnInput } from './strip/turn';
+import { parseDecimal, parseLengthMm, parseMoneyMinor } from './units/parseReading';
+import { places, stateOf, states, verdictStates } from './vocabulary/vocabulary';
+
+function ok<T>(result: { ok: true; output: T } | { ok: false; errors: unknown }): T {
+  if (!result.ok) throw new Error(JSON.stringify(result.errors));
+  return result.output;
+}
+
+describe('numbers', () => {
+  test('at a limit counts as reached, over it is strict', () => {
+    expect(atLeast(0.1 + 0.2, 0.3)).toBe(true);
+    expect(moreThan(0.1 + 0.2, 0.3)).toBe(false);
+    expect(moreThan(0.31, 0.3)).toBe(true);
+  });
+  test('floors and halves forgive rounding error and never give −0', () => {
+    expect(floorForgiving(0.29999999999999993 * 10)).toBe(3);
+    expect(roundHalfUp(-0.2)).toBe(0);
+    expect(Object.is(plainZero(-0), 0)).toBe(true);
+    expect(roundHalfUp(2.5)).toBe(3);
+  });
+  test('quantiles interpolate at (n−1)q', () => {
+    expect(quantileSorted([0, 10, 20], 0.25)).toBe(5);
+  });
+});
+
+describe('the tables', () => {
+  test.each(TABLES.map((table) => [table.csv, table] as const))('%s is what the core reads', (_name, table) => {
+    expect(JSON.parse(readFileSync(table.json, 'utf8'))).toEqual(readTable(table));
+  });
+  test('every torque band is in order and every row of the bolt plan exists', () => {
+    for (const row of torqueTable)
+      if (row.torqueMinNm !== null && row.torqueMaxNm !== null)
+        expect(row.torqueMinNm).toBeLessThanOrEqual(row.torqueMaxNm);
+    for (const bolt of boltPlan) {
+      const rows = torqueTable.filter(
+        (row) =>
+          row.place === bolt.row.place &&
+          row.fastener === bolt.row.fastener &&
+          (bolt.row.fastenerSize === null || row.fastenerSize === bolt.row.fastenerSize),
+      );
+      expect([bolt.id, rows.length]).toEqual([bolt.id, 1]);
+    }
+  });
+});
+
+describe('the vocabulary', () => {
+  const placeIds = new Set(places.map((place) => place.id));
+  test('every place that is spoken of is in it', () => {
+    const spoken = [
+      ...checks.map((c) => c.place),
+      ...jobRules.map((r) => r.place),
+      ...boltPlan.map((b) => b.place),
+      ...proofs.map((p) => p.place),
+      frontHub.place,
+    ];
+    for (const place of spoken) expect(placeIds).toContain(place);
+    expect(placeIds.size).toBe(places.length);
+  });
+  test('every verdict of every judging calculator stands for a state', () => {
+    const verdicts: [string, string[]][] = [
+      ['inspect.chainWear', ['sound', 'near', 'replace-chain', 'replace-chain-prove-cogs', 'replace-chain-and-cogs']],
+      ['inspect.disc', ['sound', 'near', 'replace']],
+      ['inspect.crankPlay', ['sound', 'adjust-bearing', 'arm-fixing']],
+      ['inspect.wearLimit', ['sound', 'near', 'renew', 'renew-before-riding']],
+      [
+        'bearings.grade',
+        [
+          'leave',
+          'adjust',
+          'repack',
+          'renew-balls',
+          'renew-cone',
+          'renew-cartridge',
+          'renew-unit',
+          'run-on',
+          'look-inside',
+        ],
+      ],
+      ['bearings.identifyBall', ['in-size', 'undersize', 'uneven', 'unknown']],
+      ['money.appraise', ['buy', 'haggle', 'walk-away']],
+      ['clean.options', ['good', 'caution', 'never']],
+    ];
+    for (const [calculator, list] of verdicts)
+      for (const verdict of list) expect(states.map((s) => s.id)).toContain(stateOf(calculator, verdict));
+    expect(() => stateOf('inspect.disc', 'shiny')).toThrow('no state');
+    for (const line of verdictStates) expect([...calculatorIds(), 'inspect.outcome']).toContain(line.calculator);
+  });
+  test('every proposed job listens to a check and to verdicts that it can give', () => {
+    for (const rule of jobRules) if (rule.when) expect(checks.map((c) => c.id)).toContain(rule.when.check);
+  });
+});
+
+describe('which way it turns', () => {
+  const turn = (input: TurnInput) => ok(answer(stripTurn, input));
+  test('both pedals leave the crank with the spanner up and pushed to the rear', () => {
+    expect(turn({ fastener: 'pedal', side: 'left', action: 'loosen' })).toMatchObject({
+      hand: 'left',
+      rotation: 'clockwise',
+      spannerUpMoves: 'rear',
+    });
+    expect(turn({ fastener: 'pedal', side: 'right', action: 'loosen' })).toMatchObject({
+      hand: 'right',
+      rotation: 'anticlockwise',
+      spannerUpMoves: 'rear',
+    });
+  });
+  test('English cups, both sides, leave with the spanner up and pushed to the front', () => {
+    for (const side of ['left', 'right'] as const)
+      expect(turn({ fastener: 'bottom-bracket-cup', side, action: 'loosen', standard: 'english' }).spannerUpMoves).toBe(
+        'front',
+      );
+  });
+  test('a drive-side cup of no known standard is identified first', () => {
+    const unknown = turn({ fastener: 'bottom-bracket-cup', side: 'right', action: 'loosen' });
+    expect(unknown).toMatchObject({ hand: 'unknown', rotation: 'unknown', spannerUpMoves: null });
+    expect(unknown.words).toContain('Identify');
+    expect(turn({ fastener: 'bottom-bracket-cup', side: 'left', action: 'loosen' }).hand).toBe('right');
+  });
+  test.each([
+    ['english', 'left'],
+    ['italian', 'right'],
+    ['french', 'right'],
+    ['swiss', 'left'],
+    ['british-26', 'left'],
+  ] as const)('the %s drive-side cup is %s-handed', (standard, hand) => {
+    expect(turn({ fastener: 'bottom-bracket-cup', side: 'right', action: 'tighten', standard }).hand).toBe(hand);
+  });
+  test('the inner body of a pedal has the other hand than its crank thread', () => {
+    for (const side of ['left', 'right'] as const) {
+      expect(turn({ fastener: 'pedal-body', side, action: 'loosen' }).hand).not.toBe(
+        turn({ fastener: 'pedal', side, action: 'loosen' }).hand,
+      );
+    }
+    expect(turn({ fastener: 'pedal-body', side: 'left', action: 'loosen' }).rotation).toBe('anticlockwise');
+  });
+  test('working from inside turns the rotation and not the movement; tightening turns both', () => {
+    const outside = turn({ fastener: 'pedal', side: 'right', action: 'loosen' });
+    const inside = turn({ fastener: 'pedal', side: 'right', action: 'loosen', from: 'inside' });
+    expect(inside.rotation).not.toBe(outside.rotation);
+    expect(inside.spannerUpMoves).toBe(outside.spannerUpMoves);
+    expect(turn({ fastener: 'pedal', side: 'right', action: 'tighten' })).toMatchObject({
+      rotation: 'clockwise',
+      spannerUpMoves: 'front',
+    });
+  });
+  test('a fixed cog lockring and a one-piece crank locknut are left-handed, an upright thread has no front or rear', () => {
+    expect(turn({ fastener: 'fixed-cog-lockring', action: 'loosen' })).toMatchObject({
+      hand: 'left',
+      rotation: 'clockwise',
+    });
+    expect(turn({ fastener: 'one-piece-crank-locknut', action: 'loosen' }).hand).toBe('left');
+    expect(turn({ fastener: 'headset-locknut', action: 'loosen' })).toMatchObject({
+      rotation: 'anticlockwise',
+      spannerUpMoves: null,
+    });
+    expect(turn({ fastener: 'cone', action: 'tighten' }).spannerUpMoves).toBeNull();
+  });
+});
+
+describe('where parts go to be cleaned', () => {
+  const options = (materials: string[], soil: string) =>
+    ok(answer(cleanOptions, { parts: [{ id: 'p', materials, soil }] })).parts[0]!;
+  test('anodised aluminium never goes into the hot bath, and hard steel never into vinegar', () => {
+    expect(
+      options(['anodised aluminium'], 'old-grease').options.find((o) => o.process.startsWith('hot'))!.verdict,
+    ).toBe('never');
+    expect(
+      options(['hardened or spring steel'], 'rust').options.find((o) => o.process.includes('vinegar'))!.verdict,
+    ).toBe('never');
+  });
+  test('a plain steel bolt soaks 8 hours and never past 12', () => {
+    expect(options(['plain steel'], 'rust').options.find((o) => o.process.includes('vinegar'))).toMatchObject({
+      verdict: 'good',
+      minMinutes: 480,
+      maxMinutes: 720,
+    });
+  });
+  test('of several materials the strictest speaks', () => {
+    const both = options(['plain steel', 'chrome plate'], 'rust').options.find((o) => o.process.includes('vinegar'))!;
+    expect(both.verdict).toBe('never');
+  });
+  test('hoods are cleaned with water only', () => {
+    expect(options(['rubber grips/hoods'], 'mud').best).toBe('water');
+  });
+  test('a strange material is refused by name', () => {
+    expect(answer(cleanOptions, { parts: [{ id: 'p', materials: ['moon rock'], soil: 'oil' }] })).toMatchObject({
+      ok: false,
+      errors: [{ path: 'parts' }],
+    });
+  });
+});
+
+describe('jobs', () => {
+  const jobs = (brief: string, found: { check: string; evidence: object }[]) => {
+    const { findings } = ok(answer(inspectLookOver, { brief, found }));
+    return ok(
+      answer(decideJobs, {
+        brief,
+        findings: findings.map(({ check, label, verdict, reasons }) => ({ check, label, verdict, reasons })),
+      }),
+    ).jobs.map((job) => job.rule);
+  };
+  const wornChain = { check: 'chain', evidence: { pitches: 24, lengthMm: 308 } };
+  test('with nothing found only the ordinary work stands', () => {
+    expect(jobs('rideable', [])).toEqual(['ordinary']);
+  });
+  test('a chain past its limit asks for a chain and the proof of its cogs', () => {
+    expect(jobs('rideable', [wornChain])).toEqual(expect.arrayContaining(['chain', 'prove-cogs']));
+  });
+  test('the brief changes what is proposed', () => {
+    const found = [
+      wornChain,
+      { check: 'tyres', evidence: { outcome: 'fine-cracks' } },
+      { check: 'frame', evidence: { outcome: 'rust' } },
+    ];
+    expect(jobs('rideable', found)).toContain('tyres-watch');
+    expect(jobs('modernise', found)).toEqual(expect.arrayContaining(['tyres-fresh', 'gears']));
+    expect(jobs('period', found)).toContain('frame-refinish');
+    expect(jobs('preserve', found)).toEqual(expect.arrayContaining(['wax', 'frame-rust']));
+    expect(jobs('donor', found)).toEqual(['break']);
+  });
+  test('every bad verdict that a check can give has a job', () => {
+    for (const check of checks) {
+      if (check.kind !== 'outcome') continue;
+      for (const outcome of check.outcomes) {
+        if (['service', 'replace', 'unsafe'].includes(outcome.state))
+          expect([
+            outcome.id,
+            jobs('rideable', [{ check: check.id, evidence: { outcome: outcome.id } }]).length > 1,
+          ]).toEqual([outcome.id, true]);
+      }
+    }
+  });
+});
+
+describe('torque round', () => {
+  const bolts = (kind: Partial<BicycleKind>) => ok(answer(rebuildBolts, { kind })).bolts;
+  test('a quill stem has an expander bolt, a threadless one a pair at the steerer', () => {
+    expect(bolts({ stem: 'quill' }).find((b) => b.id === 'stem-expander')).toMatchObject({
+      torqueMinNm: 16,
+      torqueMaxNm: 24,
+      preparation: 'grease',
+    });
+    expect(bolts({ stem: 'threadless' }).map((b) => b.id)).toEqual(
+      expect.arrayContaining(['steerer-clamp', 'faceplate']),
+    );
+  });
+  test('the left pedal is left-handed', () => {
+    expect(bolts({}).find((b) => b.id === 'pedal-left')!.hand).toBe('left');
+  });
+  test('every kind of bicycle has two brakes, two pedals and two wheels to sign', () => {
+    for (const brakes of ['rim', 'disc'] as const)
+      for (const wheels of ['quick-release', 'nutted'] as const) {
+        const places = bolts({ brakes, wheels }).map((b) => b.place);
+        expect(places).toEqual(
+          expect.arrayContaining(['brake.front', 'brake.rear', 'pedal.left', 'pedal.right', 'axle.front', 'axle.rear']),
+        );
+      }
+  });
+  test('the ends of a band are within it', () => {
+    const band = { torqueMinNm: 16, torqueMaxNm: 24 };
+    expect([15.9, 16, 24, 24.1, null].map((nm) => judgeTorque(nm, band))).toEqual([
+      'under',
+      'within',
+      'within',
+      'over',
+      'by feel',
+    ]);
+  });
+});
+
+describe('ready', () => {
+  const good: ReadyQuestion = {
+    findings: [{ check: 'frame', label: 'Frame', place: 'frame', state: 'fine' }],
+    bolts: [{ id: 'stem', label: 'Stem', safetyCritical: true, torqueMinNm: 16, torqueMaxNm: 24 }],
+    signed: [{ bolt: 'stem', judgement: 'within' }],
+    proofs: [{ id: 'brakes', label: 'Brakes', safetyCritical: true }],
+    proved: [{ proof: 'brakes', passed: true }],
+  };
+  test('all signed and nothing unsafe is ready', () => {
+    expect(readiness(good)).toEqual({ ready: true, missing: [] });
+  });
+  test.each([
+    ['an open unsafe finding', { findings: [{ ...good.findings[0]!, state: 'unsafe' as const }] }],
+    ['an unsigned safety bolt', { signed: [] }],
+    ['a bolt under its band', { signed: [{ bolt: 'stem', judgement: 'under' as const }] }],
+    ['a failed proof', { proved: [{ proof: 'brakes', passed: false }] }],
+    [
+      'a proof passed and later failed',
+      {
+        proved: [
+          { proof: 'brakes', passed: true },
+          { proof: 'brakes', passed: false },
+        ],
+      },
+    ],
+    ['an unsigned proof', { proved: [] }],
+  ])('%s is never ready', (_name, change) => {
+    const found = readiness({ ...good, ...change });
+    expect(found.ready).toBe(false);
+    expect(found.missing[0]!.blocks).toBe(true);
+  });
+  test('what was not looked at is asked for again', () => {
+    expect(readiness({ ...good, findings: [{ ...good.findings[0]!, state: 'not-looked-at' }] }).missing).toHaveLength(
+      1,
+    );
+  });
+});
+
+describe('the drawing', () => {
+  test.each([622, 590, 406])('wheels of %d mm stand on the ground and every mark lies inside', (beadSeatMm) => {
+    for (const frame of ['diamond', 'step-through'] as const) {
+      const kind = bicycleKind.parse({ beadSeatMm, frame });
+      const drawing = bicycleGeometry(kind);
+      for (const wheel of drawing.wheels) expect(wheel.centre.y).toBeCloseTo(wheel.tyreRadiusMm, 6);
+      for (const spot of Object.values(drawing.spots)) {
+        expect(spot.x).toBeGreaterThan(0);
+        expect(spot.x).toBeLessThan(drawing.widthMm);
+        expect(spot.y).toBeGreaterThan(0);
+        expect(spot.y).toBeLessThan(drawing.heightMm);
+      }
+      for (const check of checks) expect(Object.keys(drawing.spots)).toContain(check.place);
+    }
+  });
+});
+
+describe('what a field takes', () => {
+  test.each([
+    ['306.9', 306.9],
+    ['306,9', 306.9],
+    ['3/16', 4.7625],
+    ['3/16 in', 4.7625],
+    ['0.1875in', 4.7625],
+    ['1 3/8', 34.925],
+    ['12.7 mm', 12.7],
+    ['1/4"', 6.35],
+  ])('%s is %d mm', (typed, mm) => {
+    expect(parseLengthMm(typed)).toEqual({ ok: true, value: expect.closeTo(mm, 6) as number });
+  });
+  test.each(['', 'abc', '-3', '1/0', '3.1.2', '1e9', '∞'])('"%s" is refused with a hint', (typed) => {
+    expect(parseLengthMm(typed).ok).toBe(false);
+  });
+  test('money never rounds silently', () => {
+    expect(parseMoneyMinor('140')).toEqual({ ok: true, value: 14000 });
+    expect(parseMoneyMinor('12,5')).toEqual({ ok: true, value: 1250 });
+    expect(parseMoneyMinor('€ 0.07')).toEqual({ ok: true, value: 7 });
+    expect(parseMoneyMinor('1.005').ok).toBe(false);
+    expect(parseDecimal('0,5')).toEqual({ ok: true, value: 0.5 });
+  });
+});
+
+describe('the registry', () => {
+  test('every calculator of this slice stands in it once', () => {
+    expect(calculatorIds()).toEqual(
+      expect.arrayContaining([
+        'money.appraise',
+        'money.result',
+        'inspect.chainWear',
+        'inspect.disc',
+        'inspect.crankPlay',
+        'bearings.grade',
+        'bearings.identifyBall',
+        'bearings.ballCount',
+        'bearings.clampAllowance',
+        'bearings.adjustCone',
+        'strip.turn',
+      ]),
+    );
+    expect(new Set(calculatorIds()).size).toBe(registry.length);
+    expect(existsSync('src/core/registry.ts')).toBe(true);
+  });
+  test('unknown ids, unknown keys and text for numbers are refused in words', () => {
+    expect(reckon('no.such', {})).toMatchObject({ status: 'unknown-id', errors: [{ path: 'id' }] });
+    expect(reckon('inspect.crankPlay', { left: 'firm', right: 'firm', colour: 'green' })).toMatchObject({
+      status: 'refused',
+      errors: [{ path: 'colour' }],
+    });
+    expect(reckon('bearings.ballCount', { pitchDiameterMm: '16', ballDiameterMm: 4 })).toMatchObject({
+      status: 'refused',
+      errors: [{ path: 'pitchDiameterMm', message: 'give a number, not the text "16"' }],
+    });
+    expect(parseJson('{')).toMatchObject({ ok: false });
+  });
+  test('no message says only that something is invalid', () => {
+    for (const { id } of registry)
+      for (const input of [{}, [], null, 5, 'x']) {
+        const result = reckon(id, input);
+        if (result.status === 'refused')
+          for (const error of result.errors) expect(error.message).not.toMatch(/invalid input|unrecognized/i);
+      }
+  });
+  test('a grade names what a donor is worth', () => {
+    expect(
+      ok(
+        answer(bearingsGrade, { kind: 'cup-and-cone', place: 'hub.front', brief: 'donor', cone: 'bright' }),
+      ).reasons.join(' '),
+    ).toContain('worth keeping are cones');
+  });
+});
