@@ -1,22 +1,41 @@
-const swc = [
-  '@swc/jest',
-  {
-    jsc: {
-      parser: { syntax: 'typescript', tsx: true },
-      target: 'es2022',
-      transform: { react: { runtime: 'automatic' } },
+const transform = {
+  '^.+\\.(t|j|mj)sx?$': [
+    '@swc/jest',
+    {
+      jsc: {
+        parser: { syntax: 'typescript', tsx: true },
+        target: 'es2022',
+        transform: { react: { runtime: 'automatic' } },
+      },
+      module: { type: 'commonjs' },
     },
-    module: { type: 'commonjs' },
-  },
-];
+  ],
+};
+
+const shared = {
+  transform,
+  transformIgnorePatterns: ['/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates)/)'],
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+};
 
 /** @type {import('jest').Config} */
 const config = {
-  testEnvironment: 'node',
-  testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/scripts/**/*.test.ts', '<rootDir>/tests/**/*.test.ts'],
-  transform: { '^.+\\.(t|j|mj)sx?$': swc },
-  transformIgnorePatterns: ['/node_modules/(?!(d3|d3-[a-z]+|internmap|delaunator|robust-predicates)/)'],
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  projects: [
+    {
+      ...shared,
+      displayName: 'core',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/scripts/**/*.test.ts'],
+    },
+    {
+      ...shared,
+      displayName: 'ui',
+      testEnvironment: 'jsdom',
+      testMatch: ['<rootDir>/src/**/*.test.tsx'],
+      setupFiles: ['<rootDir>/tests/matchMedia.ts'],
+      setupFilesAfterEnv: ['@testing-library/jest-dom'],
+    },
+  ],
 };
 
 export default config;

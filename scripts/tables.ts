@@ -11,7 +11,6 @@ export interface TableSource {
 export const TABLES: TableSource[] = [
   { csv: 'balls.csv', json: 'src/core/bearings/data/balls.json', text: ['fractionIn'] },
   { csv: 'ball_sets.csv', json: 'src/core/bearings/data/ballSets.json', text: ['ballFractionIn'] },
-  { csv: 'axle_threads.csv', json: 'src/core/bearings/data/axleThreads.json' },
   { csv: 'chain_wear.csv', json: 'src/core/inspect/data/chainWear.json', text: ['nominalWidthIn'] },
   { csv: 'wear_limits.csv', json: 'src/core/inspect/data/wearLimits.json' },
   { csv: 'cleaning.csv', json: 'src/core/clean/data/cleaning.json' },

@@ -1,4 +1,5 @@
-const MM_PER_INCH = 25.4;
+/** An inch in tenths of a millimetre: whole, so that 3/16 in is 4.7625 mm to the last digit. */
+const TENTHS_PER_INCH = 254;
 
 export type ParsedReading = { ok: true; value: number } | { ok: false; hint: string };
 
@@ -18,12 +19,15 @@ export function parseLengthMm(text: string): ParsedReading {
   if (fraction) {
     const [, whole, top, bottom] = fraction;
     if (Number(bottom) === 0) return { ok: false, hint: 'a fraction cannot be divided by 0' };
-    return { ok: true, value: (Number(whole ?? 0) + Number(top) / Number(bottom)) * MM_PER_INCH };
+    return {
+      ok: true,
+      value: ((Number(whole ?? 0) * Number(bottom) + Number(top)) * TENTHS_PER_INCH) / (10 * Number(bottom)),
+    };
   }
   const inches = /^(.*?)\s*in$/.exec(trimmed);
   const number = parseDecimal(inches ? inches[1]! : trimmed.replace(/\s*mm$/, ''));
   if (!number.ok) return number;
-  return { ok: true, value: inches ? number.value * MM_PER_INCH : number.value };
+  return { ok: true, value: inches ? (number.value * TENTHS_PER_INCH) / 10 : number.value };
 }
 
 /** A plain number with a point or a comma: `306.9`, `306,9`. Never negative. Example: `parseDecimal('0,5')` → 0.5. */

@@ -103,7 +103,14 @@ function Sheet({
       className="no-print"
       sx={{ position: { md: 'sticky' }, top: { md: 24 }, alignSelf: 'start' }}
     >
-      <Box sx={{ maxWidth: { xs: small ? 210 : 420, md: 'none' }, mx: 'auto' }}>
+      <Box
+        sx={{
+          maxWidth: { xs: small ? 210 : 420, md: 'none' },
+          mx: 'auto',
+          // Marks this small are no targets for a thumb.
+          pointerEvents: { xs: small ? 'none' : 'auto', md: 'auto' },
+        }}
+      >
         <BicycleDrawing
           kind={bicycle.kind}
           label={`${bicycle.name}, drawn from the drive side`}

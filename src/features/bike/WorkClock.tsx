@@ -1,4 +1,6 @@
 'use client';
+import AccessTime from '@mui/icons-material/AccessTime';
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { Stage } from '@/model/record';
 import { newId } from '@/store/browser';
@@ -16,8 +18,12 @@ export function WorkClock({ bicycle, send, stage }: StageProps & { stage: Stage 
         size="small"
         variant="outlined"
         onClick={() => send({ type: 'startClock', at: new Date().toISOString(), stage })}
+        aria-label="Start the clock"
       >
-        Start the clock
+        <AccessTime fontSize="small" />
+        <Box component="span" sx={{ display: { xs: 'none', sm: 'inline' }, ml: 0.75 }}>
+          Start the clock
+        </Box>
       </Button>
     );
   }
@@ -33,8 +39,16 @@ export function WorkClock({ bicycle, send, stage }: StageProps & { stage: Stage 
     });
   };
   return (
-    <Button size="small" variant="contained" onClick={stop}>
-      {hours(Math.floor(minutes))} on the clock: stop
+    <Button
+      size="small"
+      variant="contained"
+      onClick={stop}
+      aria-label={`${hours(Math.floor(minutes))} on the clock: stop`}
+    >
+      {hours(Math.floor(minutes))}
+      <Box component="span" sx={{ display: { xs: 'none', sm: 'inline' } }}>
+        &nbsp;on the clock: stop
+      </Box>
     </Button>
   );
 }

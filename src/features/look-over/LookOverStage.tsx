@@ -95,7 +95,8 @@ function CheckRow(props: CheckRowProps) {
   useEffect(() => {
     if (!isOpen) return;
     here.current?.focus({ preventScroll: true });
-    here.current?.scrollIntoView({ block: 'nearest' });
+    // The whole open check is to be seen, not only its heading.
+    void here.current?.closest('li')?.scrollIntoView({ block: 'nearest' });
   }, [isOpen]);
   const state = finding?.state ?? 'not-looked-at';
   return (

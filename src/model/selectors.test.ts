@@ -1,0 +1,163 @@
+import type { Bolt } from '@/core/rebuild/bolts';
+import { applyCommand, command, type Command } from './commands';
+import { newBicycle, newTray, USUAL_COSTS, USUAL_SETTINGS } from './fresh';
+import type { Bicycle } from './record';
+import {
+  appraisalInput,
+  coneInput,
+  decidedInput,
+  latestObservations,
+  lookOverInput,
+  nextThing,
+  resultInput,
+  runningTimers,
+  signedBolts,
+  spent,
+  trayFor,
+  workedMinutes,
+} from './selectors';
+
+const AT = '2026-11-25T10:00:00.000Z';
+
+function after(...commands: Command[]): Bicycle {
+  return commands.reduce(
+    (bicycle, step, i) => applyCommand(bicycle, { id: `c${i}`, bicycle: 'b', at: AT, command: step }),
+    newBicycle('b', AT, 'Green tourer'),
+  );
+}
+const seen = (id: string, check: string, evidence: object): Command => ({
+  type: 'addObservation',
+  observation: { id, check, at: AT, evidence, note: '', withdrawn: false },
+});
+const keep: Command = {
+  type: 'decideJob',
+  job: {
+    id: 'chain',
+    rule: 'chain',
+    title: 'Renew the chain',
+    place: 'chain',
+    minutes: { low: 15, likely: 25, high: 40 },
+    parts: { low: 1200, likely: 1800, high: 3200 },
+    decision: 'keep',
+    reason: '',
+    done: false,
+  },
+};
+
+describe('what a record means', () => {
+  test('a new bicycle carries the ordinary work and five faults that are often met', () => {
+    expect(USUAL_COSTS.filter((line) => line.kind === 'standing')).toHaveLength(1);
+    expect(USUAL_COSTS.filter((line) => line.kind === 'fault')).toHaveLength(5);
+    expect(appraisalInput(after(), USUAL_SETTINGS).costs).toHaveLength(6);
+  });
+
+  test('the last observation of a check counts, one taken back does not', () => {
+    const twice = after(seen('1', 'tyres', { outcome: 'sound' }), seen('2', 'tyres', { outcome: 'cord' }));
+    expect(latestObservations(twice).get('tyres')!.evidence.outcome).toBe('cord');
+    const back = after(seen('1', 'tyres', { outcome: 'sound' }), seen('2', 'tyres', { outcome: 'cord' }), {
+      type: 'withdrawObservation',
+      observation: '2',
+    });
+    expect(lookOverInput(back, USUAL_SETTINGS).found).toEqual([{ check: 'tyres', evidence: { outcome: 'sound' } }]);
+  });
+
+  test('once jobs are decided they are the costs, and the price paid is what was asked', () => {
+    const bought = after(
+      { type: 'setAppraisal', changes: { asking: 14000 } },
+      { type: 'recordPurchase', paid: 9000, at: AT },
+      keep,
+    );
+    const input = decidedInput(bought, USUAL_SETTINGS, bought.jobs);
+    expect(input.asking).toBe(9000);
+    expect(input.costs).toEqual([expect.objectContaining({ label: 'Renew the chain (chain)', chance: 1 })]);
+  });
+
+  test('money and minutes are added up from their rows', () => {
+    const books = after(
+      { type: 'recordPurchase', paid: 9000, at: AT },
+      { type: 'putLine', line: { id: 'l', label: 'Balls', kind: 'part', paid: 1000, packQty: 20, usedQty: 6 } },
+      { type: 'setSale', changes: { price: 30000, fee: 500 } },
+      { type: 'putMinutes', entry: { id: 'm', stage: 'strip', minutes: 45, at: AT } },
+      { type: 'putMinutes', entry: { id: 'n', stage: 'clean', minutes: 15, at: AT } },
+    );
+    expect(spent(books)).toBe(10500);
+    expect(workedMinutes(books)).toBe(60);
+    expect(resultInput(books, USUAL_SETTINGS)).toMatchObject({ sale: 30000, fee: 500, purchase: 9000, minutes: 60 });
+  });
+
+  test('a nutted axle is squeezed by nothing, a quick release by its skewer', () => {
+    expect(newTray('hub.front', 'nutted').axle.clampForceN).toBe(0);
+    const nutted = after(
+      { type: 'describeKind', changes: { wheels: 'nutted' } },
+      { type: 'addTrial', place: 'hub.front', trial: { id: 't', turnDeg: -20, feel: 'tick', clamped: false } },
+    );
+    expect(trayFor(nutted, 'hub.front').axle.boreMm).toBe(0);
+    expect(coneInput(trayFor(nutted, 'hub.front'), USUAL_SETTINGS, 0).trials).toEqual([
+      { turnDeg: -20, feel: 'tick', clamped: false },
+    ]);
+  });
+
+  test('an empty tray is not stored until something lies in it', () => {
+    expect(after().trays).toHaveLength(0);
+    expect(trayFor(after(), 'hub.front').order).toEqual([]);
+    expect(after({ type: 'countBalls', place: 'hub.front', side: 'left', changes: { out: 9 } }).trays).toHaveLength(1);
+  });
+
+  test('the last signature of a bolt is held against its band', () => {
+    const bolt = { id: 'stem', torqueMinNm: 16, torqueMaxNm: 24 } as Bolt;
+    const sign = (id: string, valueNm: number | null): Command => ({
+      type: 'signBolt',
+      signature: { id, bolt: 'stem', how: valueNm === null ? 'feel' : 'wrench', valueNm, at: AT },
+    });
+    expect(signedBolts(after(sign('1', 30)), [bolt])[0]!.judgement).toBe('over');
+    expect(signedBolts(after(sign('1', 30), sign('2', 20)), [bolt])[0]!.judgement).toBe('within');
+    expect(signedBolts(after(sign('1', 20), sign('2', null)), [bolt])[0]!.judgement).toBe('by feel');
+    expect(signedBolts(after(), [bolt])).toEqual([]);
+  });
+
+  test('timers run from the time they were started, the soonest first, until they are ended', () => {
+    const timer = (id: string, minutes: number): Command => ({
+      type: 'startTimer',
+      timer: { id, label: id, place: 'hub.front', startedAt: AT, minutes, maxMinutes: null, next: '', endedAt: null },
+    });
+    const running = runningTimers(
+      after(timer('vinegar', 480), timer('bath', 10), { type: 'endTimer', timer: 'none', at: AT }),
+    );
+    expect(running.map(({ timer: { id } }) => id)).toEqual(['bath', 'vinegar']);
+    expect(running[0]!.dueAtMs - Date.parse(AT)).toBe(600_000);
+    expect(runningTimers(after(timer('bath', 10), { type: 'endTimer', timer: 'bath', at: AT }))).toEqual([]);
+  });
+
+  test('what comes next follows the order of the work', () => {
+    const bought: Command = { type: 'recordPurchase', paid: 9000, at: AT };
+    const looked = seen('1', 'tyres', { outcome: 'sound' });
+    expect(nextThing(after()).stage).toBe('buy');
+    expect(nextThing(after(bought)).stage).toBe('look-over');
+    expect(nextThing(after(bought, looked)).stage).toBe('decide');
+    expect(nextThing(after(bought, looked, keep)).stage).toBe('strip');
+    const open: Command = {
+      type: 'markStep',
+      place: 'hub.front',
+      step: 'locknut',
+      done: true,
+      takes: ['locknut.left'],
+    };
+    expect(nextThing(after(bought, looked, keep, open)).words).toContain('lies open');
+    const done: Command = { type: 'finishJob', job: 'chain', done: true };
+    expect(nextThing(after(bought, looked, keep, done)).stage).toBe('rebuild');
+    expect(nextThing(after(bought, { type: 'setSale', changes: { price: 1 } })).stage).toBe('hand-over');
+  });
+});
+
+describe('commands at the edge', () => {
+  test.each([
+    ['an unknown one', { type: 'explode' }],
+    ['a negative price', { type: 'recordPurchase', paid: -1, at: AT }],
+    ['half a ball', { type: 'countBalls', place: 'hub.front', side: 'left', changes: { out: 8.5 } }],
+    ['a range out of order', { type: 'setAppraisal', changes: { resale: { low: 3, likely: 2, high: 1 } } }],
+    ['a torque of nothing', { type: 'signBolt', signature: { id: 's', bolt: 'b', how: 'wrench', valueNm: 0, at: AT } }],
+    ['a key that does not belong', { type: 'setBrief', brief: 'donor', colour: 'green' }],
+  ])('%s is refused', (_name, sent) => {
+    expect(command.safeParse(sent).success).toBe(false);
+  });
+});

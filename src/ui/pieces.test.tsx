@@ -1,0 +1,132 @@
+import { render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { bicycleKind } from '@/core/bicycle';
+import { minorUnit, row } from '@/core/verdict';
+import { STATES, stateLabel } from '@/core/vocabulary/vocabulary';
+import { BicycleDrawing } from './BicycleDrawing';
+import { hours, money, moneyTyped, percent } from './format';
+import { SpreadChart } from './SpreadChart';
+import { StateGlyph, StateMark } from './StateMark';
+import { Working } from './Working';
+
+describe('how figures are written', () => {
+  test('money keeps its pennies unless there are none', () => {
+    expect(money(14050, 'EUR')).toBe('€140.50');
+    expect(money(14000, 'EUR', true)).toBe('€140');
+    expect(money(14001, 'EUR', true)).toBe('€140.01');
+    expect(money(-250, 'GBP')).toBe('-£2.50');
+    expect(moneyTyped(14050)).toBe('140.50');
+  });
+  test('minutes are hours once there are sixty', () => {
+    expect([0, 59, 60, 65, 135].map(hours)).toEqual(['0 min', '59 min', '1 h', '1 h 05', '2 h 15']);
+  });
+  test('a small chance is never written as none, nor a great one as certain', () => {
+    expect([0, 0.002, 0.31, 0.998, 1].map(percent)).toEqual(['0 %', 'under 1 %', '31 %', 'over 99 %', '100 %']);
+  });
+});
+
+describe('states', () => {
+  test('each is told by a word as well as by colour', () => {
+    for (const state of STATES) {
+      const { unmount } = render(<StateMark state={state} />);
+      expect(screen.getByText(stateLabel(state))).toBeInTheDocument();
+      unmount();
+    }
+  });
+  test('without its word the sign is named for a screen reader', () => {
+    render(<StateMark state="unsafe" word={false} />);
+    expect(screen.getByRole('img', { name: 'Unsafe' })).toBeInTheDocument();
+  });
+  test('no two states have the same shape', () => {
+    const shapes = STATES.map((state) => {
+      const { container, unmount } = render(
+        <svg>
+          <StateGlyph state={state} />
+        </svg>,
+      );
+      const drawn = [...container.querySelectorAll('path, circle, rect')]
+        .map(
+          (shape) => `${shape.tagName}${shape.getAttribute('d') ?? ''}${shape.getAttribute('stroke-dasharray') ?? ''}`,
+        )
+        .join();
+      unmount();
+      return drawn;
+    });
+    expect(new Set(shapes).size).toBe(STATES.length);
+  });
+});
+
+describe('the working', () => {
+  test('lays symbol, meaning and value open; money as money', async () => {
+    render(<Working rows={[row('w', 'wear', 0.689, '%'), row('Q', 'payable', 7958, minorUnit('EUR'))]} />);
+    await userEvent.click(screen.getByText('Show the working'));
+    expect(screen.getByText('0.689 %')).toBeInTheDocument();
+    expect(screen.getByText('€79.58')).toBeInTheDocument();
+  });
+  test('nothing to show shows nothing', () => {
+    const { container } = render(<Working rows={[]} />);
+    expect(container).toBeEmptyDOMElement();
+  });
+});
+
+describe('the drawing', () => {
+  const kind = bicycleKind.parse({});
+  test('a mark is a button that says its place and state', async () => {
+    const opened: string[] = [];
+    render(
+      <BicycleDrawing
+        kind={kind}
+        label="Green tourer"
+        marks={[{ place: 'hub.front', state: 'service', onOpen: () => opened.push('hub.front') }]}
+      />,
+    );
+    const mark = screen.getByRole('button', { name: 'Front hub: service' });
+    await userEvent.click(mark);
+    mark.focus();
+    await userEvent.keyboard('{Enter} ');
+    expect(opened).toHaveLength(3);
+  });
+  test('a mark of a place that is not drawn is left out', () => {
+    render(
+      <BicycleDrawing
+        kind={kind}
+        label="Green tourer"
+        marks={[{ place: 'bell', state: 'fine', onOpen: () => undefined }]}
+      />,
+    );
+    expect(screen.queryByRole('button')).toBeNull();
+  });
+  test('a picture without words is passed over by a screen reader', () => {
+    const { container } = render(<BicycleDrawing kind={kind} label="" quiet />);
+    expect(container.querySelector('svg')).toHaveAttribute('aria-hidden', 'true');
+  });
+  test('a disc bicycle shows discs, a hub gear no derailleur, guards and rack only where there are', () => {
+    const drawn = (changes: object) =>
+      render(<BicycleDrawing kind={bicycleKind.parse(changes)} label="x" />).container.querySelectorAll('path').length;
+    const plain = drawn({});
+    expect(drawn({ mudguards: true })).toBe(plain + 2);
+    expect(drawn({ rack: true })).toBe(plain + 1);
+    expect(drawn({ chain: 'single-or-hub-gear' })).toBe(plain - 2);
+  });
+});
+
+describe('the spread of outcomes', () => {
+  const bins = [
+    { from: -2000, to: -1000, count: 3 },
+    { from: -1000, to: 0, count: 5 },
+    { from: 0, to: 1000, count: 9 },
+  ];
+  test('losses are hatched and the middle is named', () => {
+    const { container } = render(<SpreadChart bins={bins} middle={200} currency="EUR" label="Profit" />);
+    const fills = [...container.querySelectorAll('rect')].map((bar) => bar.getAttribute('fill'));
+    expect(fills.filter((fill) => fill === 'url(#loss)')).toHaveLength(2);
+    expect(screen.getByText('middle €2')).toBeInTheDocument();
+  });
+  test('a certain outcome is one bar with a width', () => {
+    const { container } = render(
+      <SpreadChart bins={[{ from: 500, to: 500, count: 10 }]} middle={500} currency="EUR" label="Profit" />,
+    );
+    expect(Number(container.querySelector('rect')!.getAttribute('width'))).toBeGreaterThan(0);
+    expect(container.innerHTML).not.toMatch(/NaN|Infinity/);
+  });
+});
