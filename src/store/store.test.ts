@@ -4,83 +4,10 @@ import { newBicycle, USUAL_SETTINGS } from '@/model/fresh';
 import { openBicycle } from '@/model/migrate';
 import type { Bicycle } from '@/model/record';
 import { demoWorkshop } from '@/model/demoWorkshop';
-import type { Database } from './database';
-import { createJournal, type JournalStorage } from './journal';
-import { createWorkshop, type StoreMessage, type Surroundings } from './workshop';
+import { memoryBrowser as browser } from '../../tests/memoryBrowser';
+import { createJournal } from './journal';
 
 const AT = '2026-11-25T10:00:00.000Z';
-
-function memoryDatabase(): Database & { records: Map<string, unknown>; full: boolean } {
-  const records = new Map<string, unknown>();
-  const settings = new Map<string, unknown>();
-  const database = {
-    records,
-    full: false,
-    readBicycle: (id: string) => Promise.resolve(structuredClone(records.get(id) ?? null)),
-    writeBicycle(id: string, record: unknown) {
-      if (database.full) return Promise.reject(new Error('QuotaExceededError'));
-      records.set(id, structuredClone(record));
-      return Promise.resolve();
-    },
-    removeBicycle: (id: string) => Promise.resolve(void records.delete(id)),
-    bicycleIds: () => Promise.resolve([...records.keys()]),
-    readSetting: (key: string) => Promise.resolve(settings.get(key) ?? null),
-    writeSetting: (key: string, value: unknown) => Promise.resolve(void settings.set(key, value)),
-    readPhoto: () => Promise.resolve(null),
-    writePhoto: () => Promise.resolve(),
-    removePhoto: () => Promise.resolve(),
-  };
-  return database;
-}
-
-function memoryStorage(): JournalStorage {
-  const kept = new Map<string, string>();
-  return {
-    getItem: (key) => kept.get(key) ?? null,
-    setItem: (key, value) => void kept.set(key, value),
-    removeItem: (key) => void kept.delete(key),
-    key: (i) => [...kept.keys()][i] ?? null,
-    get length() {
-      return kept.size;
-    },
-  };
-}
-
-/** Several tabs of one browser: one database, one storage, one lock manager, one channel. */
-function browser() {
-  const database = memoryDatabase();
-  const storage = memoryStorage();
-  const listeners: { tab: number; heard(message: StoreMessage): void }[] = [];
-  const tails = new Map<string, Promise<unknown>>();
-  let ids = 0;
-  const tab = (number: number) => {
-    const around: Surroundings = {
-      database,
-      journal: createJournal(storage, 'test'),
-      channel: {
-        post: (message) => listeners.filter((l) => l.tab !== number).forEach((l) => l.heard(message)),
-        listen(heard) {
-          const entry = { tab: number, heard };
-          listeners.push(entry);
-          return () => void listeners.splice(listeners.indexOf(entry), 1);
-        },
-      },
-      locked(name, work) {
-        const before = tails.get(name) ?? Promise.resolve();
-        const mine = before.then(work, work);
-        tails.set(
-          name,
-          mine.catch(() => undefined),
-        );
-        return mine;
-      },
-      now: () => AT,
-      newId: () => `id${ids++}`,
-    };
-    return createWorkshop(around);
-  };
-  return { database, storage, tab };
-}
 
 const bicycle = () => newBicycle('b1', AT, 'Green tourer');
 const sent = (id: string, command: Command): Envelope => ({ id, bicycle: 'b1', at: AT, command });

@@ -62,7 +62,13 @@ export function ReadingField({
   large,
 }: ReadingFieldProps) {
   const id = useId();
-  const [draft, setDraft] = useState<string | null>(null);
+  const [draft, showDraft] = useState<string | null>(null);
+  // Enter and the blur that follows it come before the next drawing: the second must know that the first has entered it.
+  const typedNow = useRef<string | null>(null);
+  const setDraft = (text: string | null) => {
+    typedNow.current = text;
+    showDraft(text);
+  };
   const [hint, setHint] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const shown = draft ?? (keepEmpty ? '' : typed(kind, value));
@@ -73,6 +79,7 @@ export function ReadingField({
   }, [draft, shown]);
 
   function commit(): boolean {
+    const draft = typedNow.current;
     if (draft === null) return true;
     if (draft.trim() === '') {
       setDraft(null);

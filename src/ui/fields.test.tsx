@@ -93,6 +93,18 @@ describe('the reading field', () => {
     expect(saved()).toBe('7');
   });
 
+  test('Enter and the blur that follows it enter a reading once', async () => {
+    const taken: number[] = [];
+    render(
+      <div data-readings>
+        <ReadingField label="Torque" kind="number" value={null} onCommit={(value) => taken.push(value)} />
+        <ReadingField label="Next" kind="number" value={null} onCommit={() => undefined} />
+      </div>,
+    );
+    await userEvent.type(screen.getByLabelText('Torque'), '12{Enter}');
+    expect(taken).toEqual([12]);
+  });
+
   test('a row of readings empties its field and stays in it', async () => {
     const taken: number[] = [];
     render(<ReadingField label="Ball" kind="length" keepEmpty value={null} onCommit={(value) => taken.push(value)} />);

@@ -10,12 +10,13 @@ import { chosenWorkshop, openWorkshop } from '@/store/browser';
 import type { WorkshopName } from '@/store/database';
 import type { Workshop, WorkshopState } from '@/store/workshop';
 
-interface Opened {
+/** The workshop that a tab has open. */
+export interface Opened {
   name: WorkshopName;
   workshop: Workshop;
 }
 
-const WorkshopContext = createContext<Opened | null>(null);
+export const WorkshopContext = createContext<Opened | null>(null);
 
 /** Opens the records of this browser; until then a quiet line says so. */
 export function WorkshopProvider({ children }: { children: ReactNode }) {

@@ -1,0 +1,282 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { drawStage } from '../../tests/stage';
+import type { Command } from '@/model/commands';
+import { Buy } from './buy/Buy';
+import { Clean } from './clean/Clean';
+import { Decide } from './decide/Decide';
+import { HandOver } from './hand-over/HandOver';
+import { Overhaul } from './overhaul/Overhaul';
+import { Prove } from './prove/Prove';
+import { Rebuild } from './rebuild/Rebuild';
+import { Strip } from './strip/Strip';
+
+// Pages must not pull the tables in; here the worker is put aside and its calculators are asked in place.
+jest.mock('@/worker/client', () => {
+  const { reckon } = jest.requireActual<typeof import('@/core/reckon')>('@/core/reckon');
+  return {
+    reckoner: () => ({
+      reckon: (_caller: string, id: string, input: unknown) => {
+        const result = reckon(id, input);
+        return Promise.resolve(
+          result.status === 'ok' ? { ok: true, output: result.output } : { ok: false, errors: result.errors },
+        );
+      },
+      cancel: () => undefined,
+      end: () => undefined,
+    }),
+  };
+});
+
+const AT = '2026-11-25T10:00:00.000Z';
+const button = (name: string | RegExp) => screen.getByRole('button', { name });
+const seen = (check: string, evidence: object): Command => ({
+  type: 'addObservation',
+  observation: { id: check, check, at: AT, evidence, note: '', withdrawn: false },
+});
+const fetches: Command = {
+  type: 'setAppraisal',
+  changes: { asking: 14000, resale: { low: 26000, likely: 30000, high: 34000 } },
+};
+const stepDone = (step: string, takes: string[] = []): Command => ({
+  type: 'markStep',
+  place: 'hub.front',
+  step,
+  done: true,
+  takes,
+});
+
+describe('Buy', () => {
+  test('before anything is known it says what to say', async () => {
+    await drawStage(Buy);
+    expect(screen.getByText(/Say what it may fetch/)).toBeInTheDocument();
+    expect(screen.queryByText('the most to pay')).toBeNull();
+  });
+
+  test('ceiling, verdict and reasons stand there once it is known what it fetches', async () => {
+    await drawStage(Buy, [fetches]);
+    expect(await screen.findByText('the most to pay')).toBeInTheDocument();
+    expect(screen.getByText('Walk away')).toBeInTheDocument();
+    expect(screen.getByText(/weighs most: without it the ceiling would be/)).toBeInTheDocument();
+  });
+
+  test('a fault of one’s own is added once, and the same name is not taken twice', async () => {
+    const { record } = await drawStage(Buy, [fetches]);
+    const label = screen.getByLabelText('Another fault you see');
+    await userEvent.type(label, 'Dented rim{Enter}');
+    expect(record().appraisal.lines.at(-1)).toMatchObject({ label: 'Dented rim', kind: 'fault' });
+    await userEvent.type(label, 'Dented rim{Enter}');
+    expect(screen.getByText('There is a line of that name.')).toBeInTheDocument();
+    expect(record().appraisal.lines.filter((line) => line.label === 'Dented rim')).toHaveLength(1);
+  });
+
+  test('the ordinary work is in the sum without being asked for and leaves only on purpose', async () => {
+    const { record } = await drawStage(Buy, [fetches]);
+    const line = screen.getByText(/^Ordinary work/).closest('li')!;
+    expect(within(line).queryByRole('group', { name: /How sure/ })).toBeNull();
+    await userEvent.click(within(line).getByText('Leave this line out'));
+    expect(record().appraisal.lines.some((each) => each.kind === 'standing')).toBe(false);
+  });
+});
+
+describe('Decide', () => {
+  test('findings become jobs with their why; one is dropped with a reason and can be kept after all', async () => {
+    const { record } = await drawStage(Decide, [fetches, seen('chain', { pitches: 24, lengthMm: 308 })]);
+    const row = (await screen.findByText('Renew the chain')).closest('li')!;
+    expect(row).toHaveTextContent('past 1 %');
+    await userEvent.click(within(row).getByRole('button', { name: 'Drop, because…' }));
+    await userEvent.type(within(row).getByLabelText(/Another reason/), 'the buyer has one{Enter}');
+    expect(record().jobs[0]).toMatchObject({ decision: 'drop', reason: 'the buyer has one' });
+    await userEvent.click(within(row).getByRole('button', { name: 'Keep' }));
+    expect(record().jobs[0]).toMatchObject({ decision: 'keep', reason: '' });
+    await userEvent.click(within(row).getByRole('button', { name: 'Mark as done' }));
+    expect(record().jobs[0]!.done).toBe(true);
+  });
+
+  test('a kept job stays when the findings no longer ask for it', async () => {
+    const kept: Command = {
+      type: 'decideJob',
+      job: {
+        id: 'chain',
+        rule: 'chain',
+        title: 'Renew the chain',
+        place: 'chain',
+        minutes: { low: 1, likely: 1, high: 1 },
+        parts: { low: 0, likely: 0, high: 0 },
+        decision: 'keep',
+        reason: '',
+        done: false,
+      },
+    };
+    await drawStage(Decide, [kept]);
+    expect(await screen.findByText('No longer proposed.')).toBeInTheDocument();
+  });
+
+  test('a donor is broken for parts and gets nothing else', async () => {
+    const { record } = await drawStage(Decide, [seen('chain', { pitches: 24, lengthMm: 308 })]);
+    await userEvent.click(button('Donor'));
+    expect(record().brief).toBe('donor');
+    expect(await screen.findByText(/Break for parts/)).toBeInTheDocument();
+    expect(screen.queryByText('Renew the chain')).toBeNull();
+  });
+});
+
+describe('Strip', () => {
+  test('balls are counted before their step is done', async () => {
+    const { record } = await drawStage(
+      Strip,
+      ['photo', 'before', 'skewer', 'locknut', 'cone'].map((step) => stepDone(step)),
+    );
+    expect(button('Done, next step')).toBeDisabled();
+    await userEvent.click(button('out, left: one more'));
+    expect(record().trays[0]!.balls.left.out).toBe(1);
+    expect(button('Done, next step')).toBeEnabled();
+  });
+
+  test('a locknut says which way it turns and what is often forgotten', async () => {
+    await drawStage(
+      Strip,
+      ['photo', 'before', 'skewer'].map((step) => stepDone(step)),
+    );
+    expect(await screen.findByText('Anticlockwise, right-hand thread')).toBeInTheDocument();
+    expect(screen.getByText(/the right stays locked as it was/)).toBeInTheDocument();
+  });
+
+  test('an empty tray says so', async () => {
+    await drawStage(Strip);
+    expect(screen.getByText(/Nothing in the tray yet/)).toBeInTheDocument();
+  });
+});
+
+describe('Clean', () => {
+  test('without a tray there is nothing to clean, and it says where parts come from', async () => {
+    await drawStage(Clean);
+    expect(screen.getByText(/The tray is empty/)).toBeInTheDocument();
+    expect(screen.getByText('Nothing is running.')).toBeInTheDocument();
+  });
+
+  test('another soil is another process; rust on hard steel never means vinegar', async () => {
+    const { record } = await drawStage(Clean, [
+      stepDone('cone', ['cone.left']),
+      { type: 'setSoil', place: 'hub.front', part: 'cone.left', soil: 'rust' },
+    ]);
+    const row = (await screen.findByText('Cone, left')).closest('li')!;
+    await waitFor(() => expect(row).toHaveTextContent('Start'));
+    const [verdict] = [...row.querySelectorAll('li')].filter((option) =>
+      option.textContent?.includes('white vinegar soak'),
+    );
+    expect(verdict).toHaveTextContent(/^Never/);
+    await userEvent.click(within(row).getByRole('button', { name: 'Start a timer for Cone, left' }));
+    expect(record().timers[0]!.label).not.toContain('vinegar');
+  });
+
+  test('a timer whose time was up while the page was closed says so, and what is past its longest is said loudly', async () => {
+    const soak = (id: string, hoursAgo: number): Command => ({
+      type: 'startTimer',
+      timer: {
+        id,
+        label: 'Bolts',
+        place: 'hub.front',
+        startedAt: new Date(Date.now() - hoursAgo * 3_600_000).toISOString(),
+        minutes: 480,
+        maxMinutes: 720,
+        next: 'Rinse and neutralise.',
+        endedAt: null,
+      },
+    });
+    await drawStage(Clean, [soak('late', 9), soak('far too late', 13)]);
+    expect(screen.getAllByText('Time is up')).toHaveLength(2);
+    expect(screen.getAllByText(/Now: Rinse and neutralise/)).toHaveLength(2);
+    expect(screen.getAllByText(/Past its longest time/)).toHaveLength(1);
+  });
+});
+
+describe('Overhaul', () => {
+  test('a pitted cup is run on or renewed as the house rule says, and the rule is named', async () => {
+    const pitted: Command = { type: 'seeTray', place: 'hub.front', changes: { cup: 'pitted' } };
+    await drawStage(Overhaul, [pitted], {
+      rules: { openSound: false, reuseBalls: 'if-bright', cartridges: 'replace-when-rough', pittedCup: 'run-on' },
+    });
+    expect(await screen.findByText('Run on, set at the tightest spot')).toBeInTheDocument();
+    expect(screen.getByText(/House rule in force: pittedCup: run-on/)).toBeInTheDocument();
+  });
+
+  test('balls that are no size of the table are not guessed at', async () => {
+    await drawStage(Overhaul, [{ type: 'noteTray', place: 'hub.front', changes: { ballReadingsMm: [5.2] } }]);
+    expect(await screen.findByText('No size')).toBeInTheDocument();
+    expect(screen.getByText(/Wipe the jaws and a ball/)).toBeInTheDocument();
+  });
+
+  test('an axle with no metal left is told beside the bench and nothing is advised', async () => {
+    await drawStage(Overhaul, [{ type: 'measureAxle', place: 'hub.front', changes: { majorMm: 6, boreMm: 5.5 } }]);
+    expect(await screen.findByText(/leaves no metal/)).toBeInTheDocument();
+    expect(button(/^Smooth no play/)).toBeDisabled();
+  });
+
+  test('a feel is kept with the turn that went before it', async () => {
+    const { record } = await drawStage(Overhaul, [
+      { type: 'measureAxle', place: 'hub.front', changes: { clampForceN: 0 } },
+      { type: 'addTrial', place: 'hub.front', trial: { id: 't', turnDeg: 0, feel: 'tight', clamped: false } },
+    ]);
+    await screen.findByText(/^Open by/);
+    await userEvent.click(button(/^A tick/));
+    const [, second] = record().trays[0]!.trials;
+    expect(second!.feel).toBe('tick');
+    expect(second!.turnDeg).toBeLessThan(0);
+  });
+});
+
+describe('Rebuild', () => {
+  test('a wrench is held against the band, a feel at the stem asks for the wrench', async () => {
+    const { record } = await drawStage(Rebuild);
+    const stem = (await screen.findByText(/Stem expander bolt/)).closest('li')!;
+    await userEvent.click(within(stem).getByRole('button', { name: /By feel|Sign by feel/ }));
+    expect(stem).toHaveTextContent('the wrench is asked for here');
+    await userEvent.type(within(stem).getByLabelText('Wrench said'), '12{Enter}');
+    expect(stem).toHaveTextContent('under its band');
+    expect(record().signatures.map((row) => row.how)).toEqual(['feel', 'wrench']);
+  });
+});
+
+describe('Prove', () => {
+  test('an unsafe finding alone keeps it from going out', async () => {
+    await drawStage(Prove, [seen('frame', { outcome: 'crack' })]);
+    expect(await screen.findByText('Not ready')).toBeInTheDocument();
+    expect(screen.getByText(/Frame and fork: unsafe as last seen/)).toBeInTheDocument();
+    expect(screen.getByText(/bolts that hold the rider: not signed/)).toBeInTheDocument();
+  });
+
+  test('a signature is taken back by the same tap', async () => {
+    const { record } = await drawStage(Prove);
+    await userEvent.click(button('Passed: Cables hold'));
+    expect(record().proofs).toHaveLength(1);
+    await userEvent.click(button('Passed: Cables hold'));
+    expect(record().proofs).toHaveLength(0);
+  });
+});
+
+describe('Hand over', () => {
+  test('a pack is shared out, more cannot be used than it held', async () => {
+    const { record } = await drawStage(HandOver, [{ type: 'recordPurchase', paid: 9000, at: AT }]);
+    await userEvent.type(screen.getByLabelText('Bought'), 'Balls');
+    await userEvent.type(screen.getByLabelText('Paid'), '10{Enter}');
+    await userEvent.clear(screen.getByLabelText('In the pack'));
+    await userEvent.type(screen.getByLabelText('In the pack'), '20{Enter}');
+    await userEvent.clear(screen.getByLabelText('Used here'));
+    await userEvent.type(screen.getByLabelText('Used here'), '21{Enter}');
+    expect(screen.getByText('only 20 in the pack')).toBeInTheDocument();
+    await userEvent.clear(screen.getByLabelText('Used here'));
+    await userEvent.type(screen.getByLabelText('Used here'), '6{Enter}');
+    await userEvent.click(button('Put it down'));
+    expect(record().lines).toMatchObject([{ label: 'Balls', paid: 1000, packQty: 20, usedQty: 6 }]);
+    expect(await screen.findByText(/€3.00 of parts went into this bicycle; €7.00 is left/)).toBeInTheDocument();
+  });
+
+  test('the sheet of an unproved bicycle says that it is not to be ridden, and names no price', async () => {
+    await drawStage(HandOver, [{ type: 'recordPurchase', paid: 9000, at: AT }]);
+    await waitFor(() =>
+      expect(document.querySelector('#sheet')).toHaveTextContent('Not to be ridden until they are closed'),
+    );
+    expect(document.querySelector('#sheet')).not.toHaveTextContent('€');
+  });
+});

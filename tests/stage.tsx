@@ -1,0 +1,42 @@
+import { ThemeProvider } from '@mui/material/styles';
+import { act, render } from '@testing-library/react';
+import type { ComponentType } from 'react';
+import { WorkshopContext, useWorkshop, useWorkshopState, type StageProps } from '@/features/workshop/WorkshopProvider';
+import type { Command } from '@/model/commands';
+import { newBicycle, USUAL_SETTINGS } from '@/model/fresh';
+import type { Bicycle, WorkshopSettings } from '@/model/record';
+import { theme } from '@/ui/theme';
+import { memoryBrowser } from './memoryBrowser';
+
+const AT = '2026-11-25T10:00:00.000Z';
+
+function Held({ Stage }: { Stage: ComponentType<StageProps> }) {
+  const workshop = useWorkshop();
+  const bicycle = useWorkshopState((state) => state.bicycles.b1);
+  if (!bicycle) return null;
+  return <Stage bicycle={bicycle} send={(command) => workshop.send('b1', command)} />;
+}
+
+/** Draws one stage over a workshop in memory, after the commands given; gives the record as it stands. */
+export async function drawStage(
+  Stage: ComponentType<StageProps>,
+  commands: Command[] = [],
+  settings: Partial<WorkshopSettings> = {},
+): Promise<{ record(): Bicycle }> {
+  const workshop = memoryBrowser().tab(1);
+  await workshop.load(() => ({
+    bicycles: [newBicycle('b1', AT, 'Green tourer')],
+    settings: { ...USUAL_SETTINGS, ...settings },
+  }));
+  for (const command of commands) workshop.send('b1', command);
+  await workshop.settled();
+  render(
+    <ThemeProvider theme={theme}>
+      <WorkshopContext value={{ name: 'own', workshop }}>
+        <Held Stage={Stage} />
+      </WorkshopContext>
+    </ThemeProvider>,
+  );
+  await act(() => workshop.settled());
+  return { record: () => workshop.store.getState().bicycles.b1! };
+}
