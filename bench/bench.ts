@@ -89,15 +89,23 @@ const { child, address } = (await (serve as (port: number) => Promise<unknown>)(
 const browser = await chromium.launch({ executablePath: await (chromiumPath as () => Promise<string>)(), args: ARGS });
 try {
   const page = await browser.newPage();
-  const scripts = new Map<string, number>();
-  page.on('response', (response) => {
-    if (response.request().resourceType() !== 'script') return;
-    void response.body().then((body) => scripts.set(response.url(), gzipSync(body).length));
-  });
-  await page.goto(`${address}/?workshop=demo`, { waitUntil: 'networkidle' });
-  const firstLoad = [...scripts.values()].reduce((sum, size) => sum + size, 0);
-  line('first-load JavaScript of the first screen, gzip', `${(firstLoad / 1000).toFixed(0)} kB`, 'aim under 300 kB');
+  const html = await (await fetch(address)).text();
+  // Scripts marked for browsers without modules are never fetched by a present one.
+  const named = [...html.matchAll(/<script[^>]*src="([^"]+\.js)"[^>]*>/g)]
+    .filter(([tag]) => !/nomodule/i.test(tag))
+    .map(([, src]) => src!);
+  const sizes = await Promise.all(
+    [...new Set(named)].map(
+      async (src) => gzipSync(Buffer.from(await (await fetch(address + src)).arrayBuffer())).length,
+    ),
+  );
+  line(
+    'first-load JavaScript of the first screen, gzip',
+    `${(sizes.reduce((sum, size) => sum + size, 0) / 1000).toFixed(0)} kB`,
+    'aim under 300 kB',
+  );
 
+  await page.goto(`${address}/?workshop=demo`, { waitUntil: 'networkidle' });
   await page.addInitScript(() => {
     const seen: number[] = [];
     (window as unknown as { longTasks: number[] }).longTasks = seen;

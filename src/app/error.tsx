@@ -10,7 +10,9 @@ export default function ErrorPage({ reset }: { error: Error; reset(): void }) {
       <Typography variant="h1" gutterBottom>
         This page broke
       </Typography>
-      <Typography sx={{ mb: 3, color: 'text.secondary' }}>That is a fault of ours. What you entered before is kept. Draw the page again, or go back to the floor.</Typography>
+      <Typography sx={{ mb: 3, color: 'text.secondary' }}>
+        That is a fault of ours. What you entered before is kept. Draw the page again, or go back to the floor.
+      </Typography>
       <Button variant="contained" onClick={reset} sx={{ mr: 1.5 }}>
         Draw it again
       </Button>

@@ -74,6 +74,7 @@ describe('Buy', () => {
     const { record } = await drawStage(Buy, [fetches]);
     const line = screen.getByText(/^Ordinary work/).closest('li')!;
     expect(within(line).queryByRole('group', { name: /How sure/ })).toBeNull();
+    await userEvent.click(within(line).getByText(/to €32/));
     await userEvent.click(within(line).getByText('Leave this line out'));
     expect(record().appraisal.lines.some((each) => each.kind === 'standing')).toBe(false);
   });
@@ -162,6 +163,7 @@ describe('Clean', () => {
     ]);
     const row = (await screen.findByText('Cone, left')).closest('li')!;
     await waitFor(() => expect(row).toHaveTextContent('Start'));
+    await userEvent.click(within(row).getByText('Every process for it'));
     const [verdict] = [...row.querySelectorAll('li')].filter((option) =>
       option.textContent?.includes('white vinegar soak'),
     );

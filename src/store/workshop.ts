@@ -28,9 +28,15 @@ export interface WorkshopState {
   problem: string | null;
 }
 
+/** What an empty workshop may be filled with. */
+export interface Seed {
+  bicycles: Bicycle[];
+  settings: WorkshopSettings;
+}
+
 export interface Workshop {
   store: StoreApi<WorkshopState>;
-  load(seed?: () => { bicycles: Bicycle[]; settings: WorkshopSettings }): Promise<void>;
+  load(seed?: () => Seed | Promise<Seed>): Promise<void>;
   send(bicycleId: string, command: Command): void;
   addBicycle(bicycle: Bicycle): Promise<void>;
   removeBicycle(id: string): Promise<void>;
@@ -125,7 +131,7 @@ export function createWorkshop(around: Surroundings): Workshop {
       try {
         let ids = await database.bicycleIds();
         if (ids.length === 0 && seed && (await database.readSetting('seeded')) !== true) {
-          const { bicycles, settings } = seed();
+          const { bicycles, settings } = await seed();
           for (const bicycle of bicycles) await database.writeBicycle(bicycle.id, bicycle);
           await database.writeSetting('workshop', settings);
           await database.writeSetting('seeded', true);

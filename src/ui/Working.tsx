@@ -2,16 +2,13 @@
 import Box from '@mui/material/Box';
 import type { WorkingRow } from '@/core/verdict';
 import { workingValue } from './format';
+import { Disclosure } from './Disclosure';
 
 /** A calculation laid open: symbol, meaning, value. */
 export function Working({ rows, label = 'Show the working' }: { rows: WorkingRow[]; label?: string }) {
   if (rows.length === 0) return null;
   return (
-    <Box
-      component="details"
-      sx={{ '& summary': { cursor: 'pointer', color: 'primary.main', fontWeight: 600, py: 1, width: 'fit-content' } }}
-    >
-      <summary>{label}</summary>
+    <Disclosure summary={<>{label}</>}>
       <Box
         component="table"
         sx={{
@@ -37,6 +34,6 @@ export function Working({ rows, label = 'Show the working' }: { rows: WorkingRow
           ))}
         </tbody>
       </Box>
-    </Box>
+    </Disclosure>
   );
 }

@@ -122,19 +122,22 @@ export type FeelTable = Float64Array[][];
 export function feelTable(grid: ConeGrid, model: ConeModel, clamped: boolean): FeelTable {
   const shift = clamped ? model.allowanceDeg : 0;
   const miss = Math.max(LEAST_MISS, model.missShare);
+  const cells = grid.x.length;
+  const last = FEELS.length - 1;
   return grid.hypotheses.map(({ edges }) => {
     const bounds = [-Infinity, ...edges, Infinity];
-    const inBand = FEELS.map((_, f) => grid.x.map((x) => overlap(x + shift, grid.stepDeg, bounds[f]!, bounds[f + 1]!)));
-    return FEELS.map((_, f) =>
-      grid.x.map((_x, i) => {
-        const neighbour = (g: number) => {
-          if (g < 0 || g >= FEELS.length) return 0;
-          const neighbours = g === 0 || g === FEELS.length - 1 ? 1 : 2;
-          return (inBand[g]![i]! * miss) / neighbours;
-        };
-        return inBand[f]![i]! * (1 - miss) + neighbour(f - 1) + neighbour(f + 1);
-      }),
-    );
+    const table = FEELS.map(() => new Float64Array(cells));
+    for (let band = 0; band <= last; band++) {
+      const toNeighbour = band === 0 || band === last ? miss : miss / 2;
+      for (let i = 0; i < cells; i++) {
+        const share = overlap(grid.x[i]! + shift, grid.stepDeg, bounds[band]!, bounds[band + 1]!);
+        if (share === 0) continue;
+        table[band]![i]! += share * (1 - miss);
+        if (band > 0) table[band - 1]![i]! += share * toNeighbour;
+        if (band < last) table[band + 1]![i]! += share * toNeighbour;
+      }
+    }
+    return table;
   });
 }
 

@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import { useRouter, useSearchParams } from 'next/navigation';
-import { useState, type ComponentType } from 'react';
+import { useCallback, useState, type ComponentType } from 'react';
 import type { LookOver } from '@/core/inspect/lookOver';
 import { states } from '@/core/vocabulary/vocabulary';
 import type { Command } from '@/model/commands';
@@ -27,6 +27,7 @@ import { TopBar } from './TopBar';
 import { useFindings } from './useFindings';
 import { WayBack } from './WayBack';
 import { WorkClock } from './WorkClock';
+import { Disclosure } from '@/ui/Disclosure';
 
 const PLAIN_STAGES: Record<Exclude<Stage, 'look-over'>, ComponentType<StageProps>> = {
   buy: Buy,
@@ -130,18 +131,11 @@ function Sheet({
             <b>{money(spent(bicycle), currency, true)}</b> spent, <b>{worked ? hours(worked) : 'no time'}</b> put down
           </Box>
         )}
-        <Box
-          component="details"
-          sx={{
-            mt: 1.5,
-            '& summary': { cursor: 'pointer', color: 'primary.main', fontWeight: 600, py: 1, width: 'fit-content' },
-          }}
-        >
-          <summary>What it is</summary>
+        <Disclosure summary={<>What it is</>}>
           <Box sx={{ pt: 1 }}>
             <KindFields kind={bicycle.kind} onChange={(changes) => send({ type: 'describeKind', changes })} />
           </Box>
-        </Box>
+        </Disclosure>
       </Box>
     </Box>
   );
@@ -153,7 +147,7 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
   const { currency } = useSettings();
   const findings = useFindings(bicycle)?.findings ?? [];
   const [check, setCheck] = useState<string | null>(null);
-  const send = (command: Command) => workshop.send(bicycle.id, command);
+  const send = useCallback((command: Command) => workshop.send(bicycle.id, command), [workshop, bicycle.id]);
   const StageView = stage === 'look-over' ? null : PLAIN_STAGES[stage];
   const open = (id: string) => {
     setCheck(id);

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { Appraisal } from '@/core/money/appraise';
 import { stateOf } from '@/core/vocabulary/vocabulary';
 import type { CostLine } from '@/model/record';
@@ -19,6 +19,7 @@ import { stateColour } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
+import { Disclosure } from '@/ui/Disclosure';
 
 const VERDICT_WORDS = { buy: 'Buy', haggle: 'Haggle', 'walk-away': 'Walk away' } as const;
 const CHANCES = [
@@ -78,7 +79,7 @@ function Outcome({ found, currency, stale }: { found: Appraisal; currency: strin
   );
 }
 
-function CostRow({
+const CostRow = memo(function CostRow({
   line,
   lift,
   currency,
@@ -109,17 +110,15 @@ function CostRow({
         ) : (
           <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>Every bicycle takes this.</Box>
         )}
-        <Box
-          component="details"
-          sx={{
-            '& summary': { cursor: 'pointer', color: 'primary.main', fontWeight: 600, py: 1 },
-            '&[open]': { width: '100%' },
-          }}
+        <Disclosure
+          wide
+          summary={
+            <>
+              {money(line.parts.low, currency, true)} to {money(line.parts.high, currency, true)},{' '}
+              {hours(line.minutes.low)} to {hours(line.minutes.high)}
+            </>
+          }
         >
-          <summary>
-            {money(line.parts.low, currency, true)} to {money(line.parts.high, currency, true)},{' '}
-            {hours(line.minutes.low)} to {hours(line.minutes.high)}
-          </summary>
           <Box data-readings sx={{ display: 'grid', gap: 1.5, pt: 1.5 }}>
             <RangeFields
               label="Parts"
@@ -143,11 +142,11 @@ function CostRow({
               </Button>
             </Box>
           </Box>
-        </Box>
+        </Disclosure>
       </Box>
     </Box>
   );
-}
+});
 
 function AddLine({ taken, send }: { taken: string[] } & Pick<StageProps, 'send'>) {
   const [label, setLabel] = useState('');

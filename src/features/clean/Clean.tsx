@@ -15,6 +15,7 @@ import { stateColour } from '@/ui/StateMark';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { TimerList } from './TimerList';
+import { Disclosure } from '@/ui/Disclosure';
 
 const SOILS = [
   ['old-grease', 'Old grease'],
@@ -116,13 +117,7 @@ function PartRow({
         </Box>
       )}
       {options && (
-        <Box
-          component="details"
-          sx={{
-            '& summary': { cursor: 'pointer', color: 'primary.main', fontWeight: 600, py: 1, width: 'fit-content' },
-          }}
-        >
-          <summary>Every process for it</summary>
+        <Disclosure summary={<>Every process for it</>}>
           <Box component="ul" sx={{ p: 0, m: 0, listStyle: 'none' }}>
             {options.options.map((option) => (
               <Box
@@ -151,7 +146,7 @@ function PartRow({
               </Box>
             ))}
           </Box>
-        </Box>
+        </Disclosure>
       )}
     </Box>
   );

@@ -1,74 +1,22 @@
 'use client';
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
-import TextField from '@mui/material/TextField';
-import { useRouter } from 'next/navigation';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import type { BicycleKind } from '@/core/bicycle';
-import { newBicycle } from '@/model/fresh';
-import { newId } from '@/store/browser';
-import { BicycleDrawing } from '@/ui/BicycleDrawing';
-import { KindFields, USUAL_KIND } from '../bike/KindFields';
-import { useWorkshop } from '../workshop/WorkshopProvider';
 
-/** A new bicycle: a name that says what it is, and what it is, seen as it is chosen. */
+// The dialog and its fields come when they are asked for, so that the first screen is there sooner.
+const AddBicycleDialog = dynamic(() => import('./AddBicycleDialog').then((module) => module.AddBicycleDialog), {
+  ssr: false,
+});
+
+/** The way in for a new bicycle. */
 export function AddBicycle({ label, variant = 'contained' }: { label: string; variant?: 'contained' | 'outlined' }) {
   const [open, setOpen] = useState(false);
-  const [name, setName] = useState('');
-  const [asked, setAsked] = useState(false);
-  const [kind, setKind] = useState<BicycleKind>(USUAL_KIND);
-  const workshop = useWorkshop();
-  const router = useRouter();
-
-  async function add() {
-    if (name.trim() === '') {
-      setAsked(true);
-      return;
-    }
-    const id = newId();
-    await workshop.addBicycle(newBicycle(id, new Date().toISOString(), name.trim(), kind));
-    setOpen(false);
-    router.push(`/bike?id=${id}&stage=buy`);
-  }
-
   return (
     <>
       <Button variant={variant} onClick={() => setOpen(true)}>
         {label}
       </Button>
-      <Dialog open={open} onClose={() => setOpen(false)} fullWidth maxWidth="md" aria-labelledby="add-title">
-        <DialogTitle id="add-title">A bicycle comes in</DialogTitle>
-        <DialogContent>
-          <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 300px' }, gap: 3, pt: 1 }}>
-            <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
-              <TextField
-                label="What is it? Name it so that you both know it"
-                placeholder="Blue shopper with a basket"
-                value={name}
-                autoFocus
-                error={asked && name.trim() === ''}
-                helperText={asked && name.trim() === '' ? 'Give it a name first.' : ' '}
-                onChange={(event) => setName(event.target.value.slice(0, 120))}
-                onKeyDown={(event) => event.key === 'Enter' && void add()}
-              />
-              <KindFields kind={kind} onChange={(changes) => setKind({ ...kind, ...changes })} />
-            </Box>
-            <Box sx={{ alignSelf: 'center' }}>
-              <BicycleDrawing kind={kind} label="How it will be drawn" />
-            </Box>
-          </Box>
-        </DialogContent>
-        <DialogActions sx={{ px: 3, pb: 2 }}>
-          <Button onClick={() => setOpen(false)}>Not now</Button>
-          <Button variant="contained" onClick={() => void add()}>
-            Put it on the floor
-          </Button>
-        </DialogActions>
-      </Dialog>
+      {open && <AddBicycleDialog onClose={() => setOpen(false)} />}
     </>
   );
 }

@@ -19,6 +19,7 @@ import { useReckon } from '../workshop/useReckon';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { MoneyLines } from './MoneyLines';
 import { PrintSheet } from './PrintSheet';
+import { Disclosure } from '@/ui/Disclosure';
 
 function Earned({ bicycle }: Pick<StageProps, 'bicycle'>) {
   const settings = useSettings();
@@ -115,15 +116,13 @@ export function HandOver({ bicycle, send }: StageProps) {
             />
           </Box>
           {bicycle.minutes.length > 0 && (
-            <Box
-              component="details"
-              sx={{
-                '& summary': { cursor: 'pointer', color: 'primary.main', fontWeight: 600, py: 1, width: 'fit-content' },
-              }}
+            <Disclosure
+              summary={
+                <>
+                  {hours(workedMinutes(bicycle))} in {bicycle.minutes.length} entries
+                </>
+              }
             >
-              <summary>
-                {hours(workedMinutes(bicycle))} in {bicycle.minutes.length} entries
-              </summary>
               {bicycle.minutes.map((entry) => (
                 <Box key={entry.id} sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
                   <Box sx={{ width: 90, fontWeight: 620 }}>{hours(entry.minutes)}</Box>
@@ -135,7 +134,7 @@ export function HandOver({ bicycle, send }: StageProps) {
                   </Button>
                 </Box>
               ))}
-            </Box>
+            </Disclosure>
           )}
         </Section>
         <Section title="Parts and consumables">

@@ -11,6 +11,7 @@ import { Section } from '@/ui/Section';
 import { stateColour, StateMark } from '@/ui/StateMark';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { useReady } from './useReady';
+import { Disclosure } from '@/ui/Disclosure';
 
 const WHERE: Record<Missing['kind'], { stage: string; label: string } | null> = {
   unsafe: { stage: 'look-over', label: 'Look over' },
@@ -28,7 +29,10 @@ function grouped(items: Missing[]): Missing[] {
   const [first] = bolts;
   if (!first || bolts.length < 3) return items;
   const words = `${bolts.length} bolts${first.blocks ? ' that hold the rider' : ''}: not signed`;
-  return [...items.filter((item) => !bolts.includes(item)), { ...first, words }];
+  const round = { ...first, words };
+  const rest = items.filter((item) => !bolts.includes(item));
+  const proofsAt = rest.findIndex((item) => item.kind === 'unsigned');
+  return proofsAt < 0 ? [...rest, round] : [...rest.slice(0, proofsAt), round, ...rest.slice(proofsAt)];
 }
 
 function MissingList({ items, bicycleId }: { items: Missing[]; bicycleId: string }) {
@@ -86,29 +90,16 @@ function Verdict({ ready, bicycleId }: { ready: Ready; bicycleId: string }) {
           </Typography>
           <MissingList items={blocking.slice(0, 8)} bicycleId={bicycleId} />
           {blocking.length > 8 && (
-            <Box
-              component="details"
-              sx={{
-                '& summary': { cursor: 'pointer', color: 'primary.main', fontWeight: 600, py: 1, width: 'fit-content' },
-              }}
-            >
-              <summary>and {blocking.length - 8} more</summary>
+            <Disclosure summary={<>and {blocking.length - 8} more</>}>
               <MissingList items={blocking.slice(8)} bicycleId={bicycleId} />
-            </Box>
+            </Disclosure>
           )}
         </>
       )}
       {others.length > 0 && (
-        <Box
-          component="details"
-          sx={{
-            mt: 1,
-            '& summary': { cursor: 'pointer', color: 'primary.main', fontWeight: 600, py: 1, width: 'fit-content' },
-          }}
-        >
-          <summary>{others.length} more to ask about, which do not stand in the way</summary>
+        <Disclosure summary={<>{others.length} more to ask about, which do not stand in the way</>}>
           <MissingList items={others} bicycleId={bicycleId} />
-        </Box>
+        </Disclosure>
       )}
     </Box>
   );

@@ -3,7 +3,6 @@ import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { createContext, use, useEffect, useState, type ReactNode } from 'react';
 import { useStore } from 'zustand';
-import { demoWorkshop } from '@/model/demoWorkshop';
 import type { Command } from '@/model/commands';
 import type { Bicycle, WorkshopSettings } from '@/model/record';
 import { chosenWorkshop, openWorkshop } from '@/store/browser';
@@ -24,8 +23,9 @@ export function WorkshopProvider({ children }: { children: ReactNode }) {
   useEffect(() => {
     const name = chosenWorkshop(window.location.search);
     const workshop = openWorkshop(name);
+    const demoData = name === 'demo' ? import('@/model/demoWorkshop') : null;
     void workshop
-      .load(name === 'demo' ? () => demoWorkshop(new Date()) : undefined)
+      .load(demoData ? async () => (await demoData).demoWorkshop(new Date()) : undefined)
       .then(() => setOpened({ name, workshop }));
     return () => workshop.close();
   }, []);
