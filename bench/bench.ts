@@ -124,22 +124,21 @@ try {
     const chance = page
       .getByRole('group', { name: /How sure is: Tyres cracked/ })
       .getByRole('button', { name: ['No', 'Surely', 'Perhaps', 'Likely', 'Unlikely'][i % 5]!, exact: true });
+    const shown = (await ceiling.elementHandle())!;
     taps.push(
       await chance.evaluate(
-        (button, was) =>
+        (button, { shown: number, before: was }) =>
           new Promise<number>((resolve) => {
             const from = performance.now();
             const watch = new MutationObserver(() => {
-              const shown = [...document.querySelectorAll('div')].find((div) => div.textContent === 'the most to pay')
-                ?.previousElementSibling?.textContent;
-              if (!shown || shown === was) return;
+              if (number.textContent === was) return;
               watch.disconnect();
               resolve(performance.now() - from);
             });
-            watch.observe(document.body, { subtree: true, childList: true, characterData: true });
+            watch.observe(number, { subtree: true, childList: true, characterData: true });
             (button as HTMLElement).click();
           }),
-        before,
+        { shown, before },
       ),
     );
     await page.waitForTimeout(200);

@@ -79,14 +79,70 @@ function Outcome({ found, currency, stale }: { found: Appraisal; currency: strin
   );
 }
 
-const CostRow = memo(function CostRow({
+/** What is drawn again only when its own line changes: every tap moves all lifts, and no row should be laid anew for that. */
+const CostAnswers = memo(function CostAnswers({
+  line,
+  currency,
+  send,
+}: { line: CostLine; currency: string } & Pick<StageProps, 'send'>) {
+  const put = (changes: Partial<CostLine>) => send({ type: 'putCostLine', line: { ...line, ...changes } });
+  const nearest = CHANCES.find((chance) => Number(chance.id) === line.chance)?.id ?? null;
+  return (
+    <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+      {line.kind === 'fault' ? (
+        <Choices
+          label={`How sure is: ${line.label}`}
+          hideLabel
+          options={CHANCES}
+          value={nearest}
+          onChoose={(chance) => put({ chance: Number(chance) })}
+        />
+      ) : (
+        <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>Every bicycle takes this.</Box>
+      )}
+      <Disclosure
+        wide
+        summary={
+          <>
+            {money(line.parts.low, currency, true)} to {money(line.parts.high, currency, true)},{' '}
+            {hours(line.minutes.low)} to {hours(line.minutes.high)}
+          </>
+        }
+      >
+        <Box data-readings sx={{ display: 'grid', gap: 1.5, pt: 1.5 }}>
+          <RangeFields
+            label="Parts"
+            kind="money"
+            unit={currency}
+            range={line.parts}
+            onCommit={(parts) => put({ parts })}
+            width={134}
+          />
+          <RangeFields
+            label="Work"
+            kind="number"
+            unit="min"
+            range={line.minutes}
+            onCommit={(minutes) => put({ minutes })}
+            width={134}
+          />
+          <Box>
+            <Button size="small" color="inherit" onClick={() => send({ type: 'removeCostLine', line: line.id })}>
+              Leave this line out
+            </Button>
+          </Box>
+        </Box>
+      </Disclosure>
+    </Box>
+  );
+});
+
+function CostRow({
   line,
   lift,
   currency,
   send,
 }: { line: CostLine; lift: number | null; currency: string } & Pick<StageProps, 'send'>) {
-  const put = (changes: Partial<CostLine>) => send({ type: 'putCostLine', line: { ...line, ...changes } });
-  const nearest = CHANCES.find((chance) => Number(chance.id) === line.chance)?.id ?? null;
   return (
     <Box component="li" sx={{ listStyle: 'none', borderTop: '1px solid', borderColor: 'divider', py: 1.5 }}>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2, mb: 1 }}>
@@ -98,55 +154,10 @@ const CostRow = memo(function CostRow({
           </Box>
         </Box>
       </Box>
-      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
-        {line.kind === 'fault' ? (
-          <Choices
-            label={`How sure is: ${line.label}`}
-            hideLabel
-            options={CHANCES}
-            value={nearest}
-            onChoose={(chance) => put({ chance: Number(chance) })}
-          />
-        ) : (
-          <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>Every bicycle takes this.</Box>
-        )}
-        <Disclosure
-          wide
-          summary={
-            <>
-              {money(line.parts.low, currency, true)} to {money(line.parts.high, currency, true)},{' '}
-              {hours(line.minutes.low)} to {hours(line.minutes.high)}
-            </>
-          }
-        >
-          <Box data-readings sx={{ display: 'grid', gap: 1.5, pt: 1.5 }}>
-            <RangeFields
-              label="Parts"
-              kind="money"
-              unit={currency}
-              range={line.parts}
-              onCommit={(parts) => put({ parts })}
-              width={134}
-            />
-            <RangeFields
-              label="Work"
-              kind="number"
-              unit="min"
-              range={line.minutes}
-              onCommit={(minutes) => put({ minutes })}
-              width={134}
-            />
-            <Box>
-              <Button size="small" color="inherit" onClick={() => send({ type: 'removeCostLine', line: line.id })}>
-                Leave this line out
-              </Button>
-            </Box>
-          </Box>
-        </Disclosure>
-      </Box>
+      <CostAnswers line={line} currency={currency} send={send} />
     </Box>
   );
-});
+}
 
 function AddLine({ taken, send }: { taken: string[] } & Pick<StageProps, 'send'>) {
   const [label, setLabel] = useState('');
