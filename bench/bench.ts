@@ -124,7 +124,7 @@ try {
     const chance = page
       .getByRole('group', { name: /How sure is: Tyres cracked/ })
       .getByRole('button', { name: ['No', 'Surely', 'Perhaps', 'Likely', 'Unlikely'][i % 5]!, exact: true });
-    const shown = (await ceiling.elementHandle())!;
+    const shown = (await ceiling.elementHandle());
     taps.push(
       await chance.evaluate(
         (button, { shown: number, before: was }) =>

@@ -38,6 +38,7 @@ test('a second bicycle is added and taken through all nine stages without a mous
   const button = (name: string | RegExp) => page.getByRole('button', { name }).first();
 
   await press(page, button('A bicycle comes in'));
+  await expect(page.getByLabel(/What is it/)).toBeFocused();
   await page.keyboard.type('Blue shopper with a basket');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Blue shopper with a basket' })).toBeVisible();

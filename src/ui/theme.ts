@@ -83,7 +83,8 @@ export const theme = createTheme({
       defaultProps: { disableElevation: true },
       styleOverrides: {
         root: { minHeight: 44, paddingInline: 16, borderRadius: 3 },
-        sizeSmall: { minHeight: 36, paddingInline: 10 },
+        // A thumb needs the full height; a mouse does not.
+        sizeSmall: { minHeight: 36, paddingInline: 10, '@media (pointer: coarse)': { minHeight: 44 } },
       },
     },
     MuiToggleButton: {

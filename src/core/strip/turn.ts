@@ -60,7 +60,14 @@ function run(question: Question): Turn {
   return { hand: line.hand, rotation, spannerUpMoves, words: wordsFor(question, line, side, rotation, spannerUpMoves) };
 }
 
+/** The only side on which a fastener is found, or null when it is found on both. */
+function onlySide(fastener: Question['fastener']): 'left' | 'right' | null {
+  const sides = new Set(threadHands.filter((line) => line.fastener === fastener).map((line) => line.side));
+  return sides.size === 1 ? [...sides][0]! : null;
+}
+
 function unknownTurn({ fastener, side }: Question): Turn {
+  const usual = onlySide(fastener);
   const what = fastener.replaceAll('-', ' ');
   const cup = fastener === 'bottom-bracket-cup' || fastener === 'bottom-bracket-lockring';
   return {
@@ -68,9 +75,11 @@ function unknownTurn({ fastener, side }: Question): Turn {
     rotation: 'unknown',
     spannerUpMoves: null,
     words:
-      cup && side !== 'left'
-        ? `Identify the thread before anyone heaves: a drive-side ${what} is left-handed in some standards and right-handed in others.`
-        : `Say which side first: the left and the right ${what} are not the same.`,
+      usual !== null && side !== null
+        ? `A ${what} sits on the ${usual} side: look which fastener this is before turning it.`
+        : cup && side !== 'left'
+          ? `Identify the thread before anyone heaves: a drive-side ${what} is left-handed in some standards and right-handed in others.`
+          : `Say which side first: the left and the right ${what} are not the same.`,
   };
 }
 

@@ -1,0 +1,86 @@
+import { expect, test } from '@playwright/test';
+import { openDemo, read, toStage } from './bench';
+
+test.describe('a phone at the door, one thumb', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+  test('every tap moves the ceiling, and a locked phone loses nothing', async ({ page }) => {
+    await openDemo(page);
+    await page.getByRole('link', { name: /Green tourer/ }).tap();
+    const ceiling = page.getByText('the most to pay').locator('xpath=preceding-sibling::*');
+    const amount = async () => Number((await ceiling.textContent())!.replace(/[^\d.]/g, ''));
+    const say = async (fault: RegExp, chance: string) => {
+      const before = await ceiling.textContent();
+      await page.getByRole('group', { name: fault }).getByRole('button', { name: chance, exact: true }).tap();
+      await expect(ceiling).not.toHaveText(before!);
+    };
+    await say(/seized/, 'Surely');
+    await say(/Hubs rough/, 'Surely');
+    await say(/Tyres cracked/, 'Surely');
+    expect(await amount()).toBeLessThan(140);
+    await expect(page.getByText(/^(Haggle|Walk away)$/)).toBeVisible();
+    await expect(page.getByText(/weighs most: without it/)).toBeVisible();
+    const stuck = await amount();
+    await say(/seized/, 'No');
+    expect(await amount()).toBeGreaterThan(stuck);
+    const left = await ceiling.textContent();
+    await page.reload();
+    await expect(ceiling).toHaveText(left!);
+  });
+
+  test('every control of the look-over is large enough for a thumb', async ({ page }) => {
+    await openDemo(page);
+    await page.goto('/bike?id=grey-racer&stage=look-over');
+    await page.locator('button[aria-expanded]').filter({ hasText: 'Front hub' }).tap();
+    const small = await page
+      .getByRole('main')
+      .locator('button:visible, input:visible')
+      .evaluateAll(
+        (controls) =>
+          controls.map((control) => control.getBoundingClientRect()).filter((box) => box.height < 40 || box.width < 40)
+            .length,
+      );
+    expect(small).toBe(0);
+  });
+});
+
+test('ten minutes at the stand: readings, verdicts and what was skipped', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/bike?id=grey-racer&stage=look-over');
+  const check = (name: string) => page.locator('button[aria-expanded]').filter({ hasText: name });
+  await check('Braking surface').click();
+  await read(page.getByLabel('Disc, on the track', { exact: true }), '1.52');
+  await read(page.getByLabel('Stamped minimum'), '1.5');
+  await expect(check('Braking surface')).toContainText('Watch');
+  await expect(page.getByText('0.02 mm is left over the minimum of 1.5 mm')).toBeVisible();
+  await check('Frame and fork').click();
+  await page.getByRole('button', { name: 'Carbon sounds dull' }).click();
+  await expect(page.getByText(/is not ridden until a qualified person has looked/)).toBeVisible();
+  await check('Chain').click();
+  await read(page.getByLabel('Length over them'), '306.9');
+  await expect(check('Chain')).toContainText('Watch');
+  await page.getByText('What it is').click();
+  await page.getByLabel('Gears').click();
+  await page.getByRole('option', { name: '11 at the back' }).click();
+  await expect(check('Chain')).toContainText('Replace');
+  await expect(page.getByText('9 not looked at, which is not fine')).toBeVisible();
+  await toStage(page, 'prove');
+  await expect(page.getByText('Frame and fork: unsafe as last seen')).toBeVisible();
+  await page.getByText(/more to ask about/).click();
+  await expect(page.getByText('Tyres: not looked at')).toBeVisible();
+});
+
+test('the clock runs on while the page is closed and falls on the stage at hand', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/bike?id=ferry-staff-7&stage=overhaul');
+  await page.clock.install();
+  await page.reload();
+  await page.getByRole('button', { name: 'Start the clock' }).click();
+  await page.clock.fastForward('25:00');
+  await page.reload();
+  await page.clock.fastForward('00:30');
+  await page.getByRole('button', { name: /25 min on the clock: stop/ }).click();
+  await toStage(page, 'hand-over');
+  await page.getByText(/in 3 entries/).click();
+  await expect(page.getByText(/^Overhaul, /)).toBeVisible();
+});
