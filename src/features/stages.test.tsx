@@ -113,6 +113,16 @@ describe('Decide', () => {
     expect(await screen.findByText('No longer proposed.')).toBeInTheDocument();
   });
 
+  test('needed work counts in the sum until it is dropped on purpose', async () => {
+    await drawStage(Decide, [fetches]);
+    expect(await screen.findByText('0 kept, 1 needed and not decided yet')).toBeInTheDocument();
+    const hours = () => screen.getByText('work, likely').previousElementSibling!.textContent;
+    expect(hours()).toBe('4 h 20');
+    await userEvent.click(button('Drop, because…'));
+    await userEvent.click(button('Done already'));
+    expect(hours()).toBe('0 min');
+  });
+
   test('a donor is broken for parts and gets nothing else', async () => {
     const { record } = await drawStage(Decide, [seen('chain', { pitches: 24, lengthMm: 308 })]);
     await userEvent.click(button('Donor'));

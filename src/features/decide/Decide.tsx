@@ -208,20 +208,25 @@ function AddJob({ currency, send }: { currency: string } & Pick<StageProps, 'sen
   );
 }
 
-function Sum({ bicycle, kept }: Pick<StageProps, 'bicycle'> & { kept: Job[] }) {
+/** Kept jobs, and needed ones nobody has decided on: those count until they are dropped on purpose. */
+function Sum({ bicycle, kept, undecided }: Pick<StageProps, 'bicycle'> & { kept: Job[]; undecided: Job[] }) {
   const settings = useSettings();
   const { currency } = settings;
   const known = bicycle.appraisal.resale.high > 0;
   const { output: found } = useReckon<Appraisal>(
     'money.appraise',
-    known ? decidedInput(bicycle, settings, kept) : null,
+    known ? decidedInput(bicycle, settings, [...kept, ...undecided]) : null,
   );
   const paid = bicycle.purchase?.paid ?? bicycle.appraisal.asking;
-  const minutes = kept.reduce((sum, job) => sum + job.minutes.likely, 0);
-  const parts = kept.reduce((sum, job) => sum + job.parts.likely, 0);
+  const counted = [...kept, ...undecided];
+  const minutes = counted.reduce((sum, job) => sum + job.minutes.likely, 0);
+  const parts = counted.reduce((sum, job) => sum + job.parts.likely, 0);
   const over = found ? paid - found.ceiling : 0;
   return (
-    <Section title="The sum against the ceiling" aside={`${kept.length} jobs kept`}>
+    <Section
+      title="The sum against the ceiling"
+      aside={`${kept.length} kept${undecided.length ? `, ${undecided.length} needed and not decided yet` : ''}`}
+    >
       <Box
         sx={{
           display: 'grid',
@@ -247,7 +252,7 @@ function Sum({ bicycle, kept }: Pick<StageProps, 'bicycle'> & { kept: Job[] }) {
       </Box>
       {found ? (
         <Typography sx={{ mt: 1.5, maxWidth: '62ch' }}>
-          With the kept jobs at their ranges, {bicycle.appraisal.target.kind === 'hourly' ? 'the wage' : 'the profit'}{' '}
+          With these jobs at their ranges, {bicycle.appraisal.target.kind === 'hourly' ? 'the wage' : 'the profit'}{' '}
           wanted comes out in {percent(found.atAsking.targetChance)} of the cases.
           {over > 0 && ' Drop what the brief does not need, or make it a donor.'}
         </Typography>
@@ -291,7 +296,7 @@ export function Decide({ bicycle, send }: StageProps) {
           {BRIEF_CHOICES.find((brief) => brief.id === bicycle.brief)!.words}
         </Typography>
       </Section>
-      <Sum bicycle={bicycle} kept={kept} />
+      <Sum bicycle={bicycle} kept={kept} undecided={open.map(asJob)} />
       <Section
         title="Jobs the findings ask for"
         aside={lookOver && lookOver.notLookedAt > 0 ? `${lookOver.notLookedAt} places not looked at` : undefined}
