@@ -20,6 +20,7 @@ import { Working } from '@/ui/Working';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { Disclosure } from '@/ui/Disclosure';
+import { RuledList } from '@/ui/RuledList';
 
 const VERDICT_WORDS = { buy: 'Buy', haggle: 'Haggle', 'walk-away': 'Walk away' } as const;
 const CHANCES = [
@@ -144,7 +145,7 @@ function CostRow({
   send,
 }: { line: CostLine; lift: number | null; currency: string } & Pick<StageProps, 'send'>) {
   return (
-    <Box component="li" sx={{ listStyle: 'none', borderTop: '1px solid', borderColor: 'divider', py: 1.5 }}>
+    <Box component="li" sx={{ py: 1.5 }}>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2, mb: 1 }}>
         <Box sx={{ fontWeight: 600 }}>{line.label}</Box>
         <Box sx={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
@@ -283,11 +284,11 @@ export function Buy({ bicycle, send }: StageProps) {
         </Box>
       </Section>
       <Section title="What it may need" aside="dearest first">
-        <Box component="ul" sx={{ p: 0, m: 0, '& > li:first-of-type': { borderTop: 0 } }}>
+        <RuledList>
           {lines.map((line) => (
             <CostRow key={line.id} line={line} lift={lifts.get(line.label) ?? null} currency={currency} send={send} />
           ))}
-        </Box>
+        </RuledList>
         <AddLine taken={appraisal.lines.map((line) => line.label)} send={send} />
       </Section>
       <Section title="Bought?">

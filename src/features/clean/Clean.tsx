@@ -16,6 +16,7 @@ import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { TimerList } from './TimerList';
 import { Disclosure } from '@/ui/Disclosure';
+import { RuledList } from '@/ui/RuledList';
 
 const SOILS = [
   ['old-grease', 'Old grease'],
@@ -63,7 +64,7 @@ function PartRow({
       },
     });
   return (
-    <Box component="li" sx={{ listStyle: 'none', borderTop: '1px solid', borderColor: 'divider', py: 1.75 }}>
+    <Box component="li" sx={{ py: 1.75 }}>
       <Box
         sx={{
           display: 'grid',
@@ -177,11 +178,11 @@ export function Clean({ bicycle, send }: StageProps) {
         {parts.length === 0 && (
           <Typography>The tray is empty. Take the hub apart at Strip, and its parts come here.</Typography>
         )}
-        <Box component="ul" sx={{ p: 0, m: 0, '& > li:first-of-type': { borderTop: 0 } }}>
+        <RuledList>
           {parts.map((part) => (
             <PartRow key={part.id} send={send} part={part} soil={soilOf(part.id)} options={options.get(part.id)} />
           ))}
-        </Box>
+        </RuledList>
         {parts.length > 0 && (
           <Typography variant="body2" sx={{ color: 'text.secondary', mt: 2, maxWidth: '62ch' }}>
             Never mix cleaners; solvents stay away from heat; acid baths stand with the lid off and away from flame, for

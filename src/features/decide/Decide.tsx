@@ -20,6 +20,7 @@ import { Working } from '@/ui/Working';
 import { useFindings } from '../bike/useFindings';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
+import { RuledList } from '@/ui/RuledList';
 
 const BRIEF_CHOICES: { id: Brief; label: string; words: string }[] = [
   { id: 'rideable', label: 'Rideable', words: 'Roadworthy for the least money; patina and sound worn parts stay.' },
@@ -65,7 +66,7 @@ function JobRow({
   };
   const dropped = decided?.decision === 'drop';
   return (
-    <Box component="li" sx={{ listStyle: 'none', borderTop: '1px solid', borderColor: 'divider', py: 1.75 }}>
+    <Box component="li" sx={{ py: 1.75 }}>
       <Box
         sx={{
           display: 'grid',
@@ -312,7 +313,7 @@ export function Decide({ bicycle, send }: StageProps) {
           </Box>
         )}
         {!output && <Typography role="status">Reading the findings…</Typography>}
-        <Box component="ul" sx={{ p: 0, m: 0, '& > li:first-of-type': { borderTop: 0 } }}>
+        <RuledList>
           {proposed.map((job) => (
             <JobRow
               key={job.rule}
@@ -325,10 +326,10 @@ export function Decide({ bicycle, send }: StageProps) {
               send={send}
             />
           ))}
-        </Box>
+        </RuledList>
       </Section>
       <Section title="Other jobs">
-        <Box component="ul" sx={{ p: 0, m: 0, '& > li:first-of-type': { borderTop: 0 } }}>
+        <RuledList>
           {others.map((job) => (
             <JobRow
               key={job.id}
@@ -345,7 +346,7 @@ export function Decide({ bicycle, send }: StageProps) {
               send={send}
             />
           ))}
-        </Box>
+        </RuledList>
         <AddJob currency={currency} send={send} />
       </Section>
     </>

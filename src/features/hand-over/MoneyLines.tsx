@@ -10,6 +10,7 @@ import { Choices } from '@/ui/Choices';
 import { money } from '@/ui/format';
 import { ReadingField } from '@/ui/ReadingField';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
+import { RuledList } from '@/ui/RuledList';
 
 const KINDS = [
   { id: 'part', label: 'Part' },
@@ -24,9 +25,6 @@ function LineRow({ send, line }: Pick<StageProps, 'send'> & { line: MoneyLine })
     <Box
       component="li"
       sx={{
-        listStyle: 'none',
-        borderTop: '1px solid',
-        borderColor: 'divider',
         py: 1,
         display: 'grid',
         gridTemplateColumns: { xs: '1fr auto', sm: 'minmax(0, 1fr) 170px 110px auto' },
@@ -79,11 +77,11 @@ export function MoneyLines({ bicycle, send }: StageProps) {
   };
   return (
     <>
-      <Box component="ul" sx={{ p: 0, m: 0, '& > li:first-of-type': { borderTop: 0 } }}>
+      <RuledList>
         {bicycle.lines.map((line) => (
           <LineRow key={line.id} send={send} line={line} />
         ))}
-      </Box>
+      </RuledList>
       <Box
         data-readings
         sx={{

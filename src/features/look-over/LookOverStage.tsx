@@ -12,6 +12,7 @@ import { StateMark } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { EvidenceFields, nothingFound } from './EvidenceFields';
+import { RuledList } from '@/ui/RuledList';
 
 interface CheckRowProps extends StageProps {
   check: Check;
@@ -100,7 +101,7 @@ function CheckRow(props: CheckRowProps) {
   }, [isOpen]);
   const state = finding?.state ?? 'not-looked-at';
   return (
-    <Box component="li" sx={{ listStyle: 'none', borderTop: '1px solid', borderColor: 'divider' }}>
+    <Box component="li">
       <Box
         component="button"
         ref={here}
@@ -157,7 +158,7 @@ export function LookOverStage({
   const missing = findings.filter((finding) => finding.state === 'not-looked-at').length;
   return (
     <Section title="Front to back" aside={missing ? `${missing} not looked at, which is not fine` : 'all looked at'}>
-      <Box component="ol" sx={{ p: 0, m: 0, '& > li:first-of-type': { borderTop: 0 } }}>
+      <RuledList ordered>
         {checks.map((check, i) => (
           <CheckRow
             key={check.id}
@@ -171,7 +172,7 @@ export function LookOverStage({
             next={checks[i + 1]?.id ?? null}
           />
         ))}
-      </Box>
+      </RuledList>
       <Typography variant="body2" sx={{ color: 'text.secondary', mt: 3, maxWidth: '62ch' }}>
         Clamp the stand on the seat post, never hard on a thin tube. Feel stays with the hand: this sheet holds what you
         felt, and certifies nothing. Doubts about carbon, cracks and unknown repairs go to a qualified person.

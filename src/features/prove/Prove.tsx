@@ -12,6 +12,7 @@ import { stateColour, StateMark } from '@/ui/StateMark';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { useReady } from './useReady';
 import { Disclosure } from '@/ui/Disclosure';
+import { RuledList } from '@/ui/RuledList';
 
 const WHERE: Record<Missing['kind'], { stage: string; label: string } | null> = {
   unsafe: { stage: 'look-over', label: 'Look over' },
@@ -119,9 +120,6 @@ function ProofRow({ bicycle, send, proof }: StageProps & { proof: Proof }) {
     <Box
       component="li"
       sx={{
-        listStyle: 'none',
-        borderTop: '1px solid',
-        borderColor: 'divider',
         py: 1.5,
         display: 'grid',
         gridTemplateColumns: { xs: '1fr', sm: 'minmax(0, 1fr) auto' },
@@ -185,11 +183,11 @@ export function Prove({ bicycle, send }: StageProps) {
         </Typography>
       </Section>
       <Section title="The proof">
-        <Box component="ul" sx={{ p: 0, m: 0, '& > li:first-of-type': { borderTop: 0 } }}>
+        <RuledList>
           {proofs.map((proof) => (
             <ProofRow key={proof.id} bicycle={bicycle} send={send} proof={proof} />
           ))}
-        </Box>
+        </RuledList>
       </Section>
     </>
   );

@@ -12,6 +12,7 @@ import { Section } from '@/ui/Section';
 import { stateColour, StateMark } from '@/ui/StateMark';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
+import { RuledList } from '@/ui/RuledList';
 
 const HANDS = { right: 'right-hand thread', left: 'LEFT-hand thread', none: 'no thread' } as const;
 
@@ -55,9 +56,6 @@ function BoltRow({
     <Box
       component="li"
       sx={{
-        listStyle: 'none',
-        borderTop: '1px solid',
-        borderColor: 'divider',
         py: 1.5,
         display: 'grid',
         gridTemplateColumns: { xs: '1fr', sm: 'minmax(0, 1fr) 150px 250px' },
@@ -148,11 +146,11 @@ export function Rebuild({ bicycle, send }: StageProps) {
         this table is the fall-back. Grease lowers what a bolt needs.
       </Typography>
       {!output && <Typography role="status">Looking the bolts up…</Typography>}
-      <Box component="ul" data-readings sx={{ p: 0, m: 0, '& > li:first-of-type': { borderTop: 0 } }}>
+      <RuledList data-readings>
         {bolts.map((bolt) => (
           <BoltRow key={bolt.id} send={send} bolt={bolt} signed={signed.get(bolt.id)} />
         ))}
-      </Box>
+      </RuledList>
     </Section>
   );
 }

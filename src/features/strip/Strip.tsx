@@ -15,6 +15,7 @@ import type { StageProps } from '../workshop/WorkshopProvider';
 import { BallCounter } from './BallCounter';
 import { StepPhotos } from './StepPhotos';
 import { WhichWay } from './WhichWay';
+import { RuledList } from '@/ui/RuledList';
 
 type Step = Assembly['steps'][number];
 
@@ -46,9 +47,6 @@ function StepRow({
     <Box
       component="li"
       sx={{
-        listStyle: 'none',
-        borderTop: '1px solid',
-        borderColor: 'divider',
         py: 1,
         color: done && !current ? 'text.secondary' : 'text.primary',
       }}
@@ -176,7 +174,7 @@ export function Strip({ bicycle, send }: StageProps) {
   return (
     <>
       <Section title={frontHub.title} aside={`${tray.doneSteps.length} of ${frontHub.steps.length} steps`}>
-        <Box component="ol" sx={{ p: 0, m: 0, '& > li:first-of-type': { borderTop: 0 } }}>
+        <RuledList ordered>
           {frontHub.steps.map((step, i) => (
             <StepRow
               key={step.id}
@@ -188,7 +186,7 @@ export function Strip({ bicycle, send }: StageProps) {
               current={step.id === current?.id}
             />
           ))}
-        </Box>
+        </RuledList>
         {!current && (
           <Typography sx={{ mt: 2 }}>
             The hub is apart. Its parts go to Clean next; put back, they are read from the other end.
