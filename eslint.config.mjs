@@ -101,7 +101,7 @@ export default tseslint.config(
   },
   {
     // Photographs are blobs of this browser, which no image service can reach.
-    files: ['src/features/strip/StepPhotos.tsx'],
+    files: ['src/features/photos/StepPhotos.tsx'],
     rules: { '@next/next/no-img-element': 'off' },
   },
   prettier,

@@ -4,29 +4,47 @@ import { createWorkshop, type StoreMessage, type Surroundings } from '@/store/wo
 
 /** A record as a database hands it out: never the same object twice. */
 function copied<T>(value: T): T {
-  return JSON.parse(JSON.stringify(value)) as T;
+  return value === undefined ? value : (JSON.parse(JSON.stringify(value)) as T);
 }
 
-function memoryDatabase(): Database & { records: Map<string, unknown>; full: boolean } {
+function memoryDatabase() {
   const records = new Map<string, unknown>();
+  const summaries = new Map<string, unknown>();
+  const histories = new Map<string, unknown>();
   const settings = new Map<string, unknown>();
+  const photos = new Map<string, Blob>();
+  const put = (map: Map<string, unknown>) => (key: string, value: unknown) => {
+    if (database.full) return Promise.reject(new Error('QuotaExceededError'));
+    map.set(key, copied(value));
+    return Promise.resolve();
+  };
+  const get = (map: Map<string, unknown>) => (key: string) => Promise.resolve(copied(map.get(key) ?? null));
+  const drop = (map: Map<string, unknown>) => (key: string) => Promise.resolve(void map.delete(key));
   const database = {
     records,
+    photos,
+    settings,
     full: false,
-    readBicycle: (id: string) => Promise.resolve(copied(records.get(id) ?? null)),
-    writeBicycle(id: string, record: unknown) {
+    readBicycle: get(records),
+    writeBicycle: put(records),
+    removeBicycle: drop(records),
+    bicycleIds: () => Promise.resolve([...records.keys()]),
+    readSummaries: () => Promise.resolve([...summaries.values()].map(copied)),
+    writeSummary: put(summaries),
+    removeSummary: drop(summaries),
+    readHistory: get(histories),
+    writeHistory: put(histories),
+    readSetting: get(settings),
+    writeSetting: put(settings),
+    removeSetting: drop(settings),
+    readPhoto: (id: string) => Promise.resolve(photos.get(id) ?? null),
+    writePhoto(id: string, blob: Blob) {
       if (database.full) return Promise.reject(new Error('QuotaExceededError'));
-      records.set(id, copied(record));
+      photos.set(id, blob);
       return Promise.resolve();
     },
-    removeBicycle: (id: string) => Promise.resolve(void records.delete(id)),
-    bicycleIds: () => Promise.resolve([...records.keys()]),
-    readSetting: (key: string) => Promise.resolve(settings.get(key) ?? null),
-    writeSetting: (key: string, value: unknown) => Promise.resolve(void settings.set(key, value)),
-    readPhoto: () => Promise.resolve(null),
-    writePhoto: () => Promise.resolve(),
-    removePhoto: () => Promise.resolve(),
-  };
+    removePhoto: (id: string) => Promise.resolve(void photos.delete(id)),
+  } satisfies Database & Record<string, unknown>;
   return database;
 }
 
@@ -43,6 +61,24 @@ function memoryStorage(): JournalStorage {
   };
 }
 
+/** A database seen by a tab that dies at one of its writes: from then on nothing it asks for happens. */
+function mortal(database: Database, writesToLive: number): Database {
+  let left = writesToLive;
+  const dead = () => left <= 0;
+  return Object.fromEntries(
+    Object.entries(database).map(([name, method]) => [
+      name,
+      typeof method === 'function' && /^(write|read|remove|bicycle)/.test(name)
+        ? (...args: unknown[]) => {
+            if (dead()) return Promise.reject(new Error('the tab is gone'));
+            if (/^(write|remove)/.test(name) && --left === 0) return Promise.reject(new Error('the tab dies here'));
+            return (method as (...all: unknown[]) => unknown)(...args);
+          }
+        : method,
+    ]),
+  ) as unknown as Database;
+}
+
 /** Several tabs of one browser: one database, one storage, one lock manager, one channel. */
 export function memoryBrowser() {
   const database = memoryDatabase();
@@ -50,9 +86,10 @@ export function memoryBrowser() {
   const listeners: { tab: number; heard(message: StoreMessage): void }[] = [];
   const tails = new Map<string, Promise<unknown>>();
   let ids = 0;
-  const tab = (number: number) => {
+  let clock = Date.parse('2026-11-25T10:00:00.000Z');
+  const tab = (number: number, writesToLive = Infinity) => {
     const around: Surroundings = {
-      database,
+      database: mortal(database, writesToLive),
       journal: createJournal(storage, 'test'),
       channel: {
         post: (message) => listeners.filter((l) => l.tab !== number).forEach((l) => l.heard(message)),
@@ -71,8 +108,8 @@ export function memoryBrowser() {
         );
         return mine;
       },
-      now: () => '2026-11-25T10:00:00.000Z',
-      newId: () => `id${ids++}`,
+      now: () => new Date((clock += 1)).toISOString(),
+      newId: () => `id${String(ids++).padStart(5, '0')}`,
     };
     return createWorkshop(around);
   };

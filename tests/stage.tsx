@@ -28,6 +28,7 @@ export async function drawStage(
     bicycles: [newBicycle('b1', AT, 'Green tourer')],
     settings: { ...USUAL_SETTINGS, ...settings },
   }));
+  await workshop.open('b1');
   for (const command of commands) workshop.send('b1', command);
   await workshop.settled();
   render(

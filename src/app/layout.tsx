@@ -2,6 +2,7 @@ import '@fontsource-variable/archivo/wdth.css';
 import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
 import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
+import { Shell } from '@/features/shell/Shell';
 import { WorkshopProvider } from '@/features/workshop/WorkshopProvider';
 import { Providers } from './providers';
 
@@ -22,7 +23,9 @@ export default function Layout({ children }: { children: ReactNode }) {
       <body>
         <InitColorSchemeScript attribute="data" />
         <Providers>
-          <WorkshopProvider>{children}</WorkshopProvider>
+          <WorkshopProvider>
+            <Shell>{children}</Shell>
+          </WorkshopProvider>
         </Providers>
       </body>
     </html>

@@ -5,20 +5,53 @@ z.config({ jitless: true });
 export const BRIEFS = ['rideable', 'preserve', 'period', 'modernise', 'donor'] as const;
 export type Brief = (typeof BRIEFS)[number];
 
-/** What a bicycle is, as far as the work on it differs. Sizes in millimetres. */
+export const FRAMES = ['diamond', 'mixte', 'step-through', 'small-wheel', 'long-tail', 'full-suspension'] as const;
+export const GEARS = ['derailleur', 'hub', 'single', 'coaster'] as const;
+export const BRAKES = ['caliper', 'cantilever', 'direct-pull', 'disc', 'drum', 'back-pedal'] as const;
+
+/** What a bicycle is, as far as the work on it and its drawing differ. Sizes in millimetres. */
 export const bicycleKind = z.strictObject({
-  frame: z.enum(['diamond', 'step-through']).default('diamond'),
+  frame: z.enum(FRAMES).default('diamond'),
   frameMaterial: z.enum(['steel', 'aluminium', 'carbon']).default('steel'),
   beadSeatMm: z.number().min(200).max(700).default(622),
   tyreWidthMm: z.number().min(18).max(70).default(32),
   bars: z.enum(['drop', 'flat', 'swept']).default('drop'),
   stem: z.enum(['quill', 'threadless']).default('quill'),
-  brakes: z.enum(['rim', 'disc']).default('rim'),
+  gears: z.enum(GEARS).default('derailleur'),
+  brakes: z.enum(BRAKES).default('caliper').describe('back-pedal: with a caliper at the front'),
   chain: z.enum(['single-or-hub-gear', '5-8-speed', '9-10-speed', '11-speed', '12-speed']).default('5-8-speed'),
   cranks: z.enum(['square-taper', 'cottered', 'pinch-bolt', 'one-piece', 'other']).default('square-taper'),
   bottomBracket: z.enum(['english', 'italian', 'french', 'swiss', 'british-26']).nullable().default(null),
   wheels: z.enum(['quick-release', 'nutted']).default('quick-release'),
   mudguards: z.boolean().default(false),
   rack: z.boolean().default(false),
+  lights: z.boolean().default(false),
+  basket: z.boolean().default(false),
 });
 export type BicycleKind = z.output<typeof bicycleKind>;
+
+/**
+ * What the front brake works on: the rim, a disc, or the inside of the hub, where nothing can be measured from outside.
+ * Example: back-pedal has a caliper at the front, so `'rim'`.
+ */
+export function frontBrakeSurface(kind: Pick<BicycleKind, 'brakes'>): 'rim' | 'disc' | 'hub' {
+  if (kind.brakes === 'disc') return 'disc';
+  return kind.brakes === 'drum' ? 'hub' : 'rim';
+}
+
+/**
+ * A change of what a bicycle is, with what follows from it: a hub gear takes a single chain, a derailleur does not, small
+ * wheels are small. What was changed on purpose always stands.
+ *
+ * Example: `withConsequences(kind, { gears: 'coaster' })` also sets the chain and the brakes.
+ */
+export function withConsequences(kind: BicycleKind, changes: Partial<BicycleKind>): Partial<BicycleKind> {
+  const follow: Partial<BicycleKind> = {};
+  if (changes.gears && changes.gears !== 'derailleur') follow.chain = 'single-or-hub-gear';
+  if (changes.gears === 'derailleur' && kind.chain === 'single-or-hub-gear') follow.chain = '5-8-speed';
+  if (changes.gears === 'coaster') follow.brakes = 'back-pedal';
+  if (changes.gears && changes.gears !== 'coaster' && kind.brakes === 'back-pedal') follow.brakes = 'caliper';
+  if (changes.frame === 'small-wheel' && kind.beadSeatMm > 451) follow.beadSeatMm = 406;
+  if (changes.frame && changes.frame !== 'small-wheel' && kind.beadSeatMm < 451) follow.beadSeatMm = 622;
+  return { ...follow, ...changes };
+}

@@ -6,6 +6,7 @@ import { decideJobs, jobRules } from './decide/jobs';
 import { bicycleGeometry } from './drawing/bicycle';
 import { bicycleKind, type BicycleKind } from './bicycle';
 import { bearingsGrade } from './bearings/grade';
+import { BRAKES } from './bicycle';
 import { checks } from './inspect/checks';
 import { inspectLookOver } from './inspect/lookOver';
 import { atLeast, floorForgiving, moreThan, plainZero, quantileSorted, roundHalfUp } from './numbers';
@@ -270,7 +271,7 @@ describe('torque round', () => {
     expect(bolts({}).find((b) => b.id === 'pedal-left')!.hand).toBe('left');
   });
   test('every kind of bicycle has two brakes, two pedals and two wheels to sign', () => {
-    for (const brakes of ['rim', 'disc'] as const)
+    for (const brakes of BRAKES)
       for (const wheels of ['quick-release', 'nutted'] as const) {
         const places = bolts({ brakes, wheels }).map((b) => b.place);
         expect(places).toEqual(

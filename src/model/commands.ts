@@ -6,10 +6,14 @@ import {
   appraisal,
   bearingState,
   coneTrial,
+  benchPosition,
   costLine,
+  delivery,
   job,
+  looseEnd,
   minutesEntry,
   moneyLine,
+  note,
   observation,
   photo,
   proofMark,
@@ -21,6 +25,7 @@ import {
   type Bicycle,
   type Tray,
 } from './record';
+import { changedLeaves, leafValue, same, withLeaves } from './leaves';
 import { newTray } from './fresh';
 
 const id = z.string().min(1).max(64);
@@ -74,20 +79,51 @@ export const command = z.discriminatedUnion('type', [
     type: z.literal('setSale'),
     changes: z.strictObject({ price: minorUnits.nullable(), fee: minorUnits }).partial(),
   }),
-  z.strictObject({ type: z.literal('startClock'), at, stage: z.enum(STAGES) }),
+  z.strictObject({ type: z.literal('startClock'), clock: id, at, stage: z.enum(STAGES), place: id.nullable() }),
+  z.strictObject({ type: z.literal('touchClock'), at }),
   z.strictObject({ type: z.literal('stopClock'), entry: minutesEntry.nullable() }),
   z.strictObject({ type: z.literal('putMinutes'), entry: minutesEntry }),
   z.strictObject({ type: z.literal('removeMinutes'), entry: id }),
   z.strictObject({ type: z.literal('addPhoto'), photo }),
   z.strictObject({ type: z.literal('removePhoto'), photo: id }),
+  z.strictObject({ type: z.literal('addNote'), note }),
+  z.strictObject({ type: z.literal('withdrawNote'), note: id }),
+  z.strictObject({ type: z.literal('putDelivery'), delivery }),
+  z.strictObject({ type: z.literal('removeDelivery'), delivery: id }),
+  z.strictObject({ type: z.literal('putLooseEnd'), looseEnd }),
+  z.strictObject({ type: z.literal('benchAt'), bench: benchPosition.nullable() }),
+  z.strictObject({ type: z.literal('archive'), at: at.nullable() }),
+  /** A person's choice between two values that were entered without knowing of each other. */
+  z.strictObject({ type: z.literal('settleConflict'), conflict: z.string().max(300), take: z.enum(['kept', 'other']) }),
+  /** An earlier change withdrawn, or withdrawn no longer; refused where a leaf no longer stands as that change left it. */
+  z.strictObject({
+    type: z.literal('amend'),
+    direction: z.enum(['undo', 'redo']),
+    of: id,
+    words: z.string().max(200),
+    changes: z.array(z.strictObject({ leaf: z.string().max(200), expect: z.unknown(), value: z.unknown() })).max(500),
+  }),
 ]);
 export type Command = z.output<typeof command>;
 
 /** A command on its way to a bicycle. */
-export const envelope = z.strictObject({ id, bicycle: id, at, command });
-export type Envelope = z.output<typeof envelope>;
+export const envelope = z.strictObject({
+  id,
+  bicycle: id,
+  at,
+  command,
+  /** Stamps of the touched leaves as the sender saw them; a leaf that has another stamp by now was changed elsewhere. */
+  seen: z.record(z.string(), z.string()).default({}),
+});
+type Parsed = z.output<typeof envelope>;
+export type Envelope = Omit<Parsed, 'seen'> & { seen?: Parsed['seen'] };
 
 const RECENT = 100;
+
+/** Changes that nobody asks to take back: where the bench stands, and that somebody is still at it. */
+export function isQuiet(step: Command): boolean {
+  return ['touchClock', 'startClock', 'stopClock', 'benchAt', 'settleConflict'].includes(step.type);
+}
 
 function put<Row extends { id: string }>(rows: Draft<Row>[], row: Row): void {
   const found = rows.findIndex((old) => old.id === row.id);
@@ -209,7 +245,16 @@ function change(bicycle: Draft<Bicycle>, step: Command): void {
       Object.assign(bicycle.sale, step.changes);
       return;
     case 'startClock':
-      bicycle.clock = { startedAt: step.at, stage: step.stage };
+      bicycle.clock = {
+        id: step.clock,
+        startedAt: step.at,
+        activeAt: step.at,
+        stage: step.stage,
+        place: step.place,
+      };
+      return;
+    case 'touchClock':
+      if (bicycle.clock && bicycle.clock.activeAt < step.at) bicycle.clock.activeAt = step.at;
       return;
     case 'stopClock':
       bicycle.clock = null;
@@ -223,8 +268,54 @@ function change(bicycle: Draft<Bicycle>, step: Command): void {
       return put(bicycle.photos, step.photo);
     case 'removePhoto':
       return remove(bicycle.photos, step.photo);
+    case 'addNote':
+      return put(bicycle.notes, step.note);
+    case 'withdrawNote': {
+      const found = bicycle.notes.find((row) => row.id === step.note);
+      if (found) found.withdrawn = true;
+      return;
+    }
+    case 'putDelivery':
+      return put(bicycle.deliveries, step.delivery);
+    case 'removeDelivery':
+      return remove(bicycle.deliveries, step.delivery);
+    case 'putLooseEnd':
+      return put(bicycle.looseEnds, step.looseEnd);
+    case 'benchAt':
+      bicycle.bench = step.bench;
+      return;
+    case 'archive':
+      bicycle.archivedAt = step.at;
+      return;
+    case 'settleConflict':
+    case 'amend':
+      // These speak of leaves and not of one field; `applied` does them.
+      return;
   }
 }
+
+function applied(bicycle: Bicycle, step: Command): Bicycle {
+  const tray = (place: string) => newTray(place, bicycle.kind.wheels);
+  if (step.type === 'amend') {
+    const values = step.changes.map(({ leaf, value }) => [leaf, value ?? undefined] as const);
+    return stillStands(bicycle, step) ? withLeaves(bicycle, values, tray) : bicycle;
+  }
+  if (step.type === 'settleConflict') {
+    const found = bicycle.conflicts.find((row) => row.id === step.conflict);
+    if (!found) return bicycle;
+    const chosen = step.take === 'other' ? withLeaves(bicycle, [[found.leaf, found.other]], tray) : bicycle;
+    return { ...chosen, conflicts: chosen.conflicts.filter((row) => row.id !== step.conflict) };
+  }
+  return produce(bicycle, (draft) => change(draft, step));
+}
+
+/** Whether every leaf of an amendment still stands as the change left it. A null and a missing leaf are alike. */
+export function stillStands(bicycle: Bicycle, amend: Extract<Command, { type: 'amend' }>): boolean {
+  return amend.changes.every(({ leaf, expect }) => same(leafValue(bicycle, leaf) ?? null, expect ?? null));
+}
+
+/** Leaves whose commands merge by themselves: ticking different steps in two tabs is no conflict. */
+const MERGING = /^trays\/[^/]+\/(doneSteps|order|backIn)$/;
 
 /**
  * The bicycle after a command. Pure; a command that has already been applied changes nothing, so that a journal may be
@@ -232,10 +323,20 @@ function change(bicycle: Draft<Bicycle>, step: Command): void {
  */
 export function applyCommand(bicycle: Bicycle, sent: Envelope): Bicycle {
   if (bicycle.recent.includes(sent.id)) return bicycle;
-  return produce(bicycle, (draft) => {
-    change(draft, sent.command);
+  const next = applied(bicycle, sent.command);
+  if (next === bicycle && sent.command.type === 'amend') return bicycle;
+  const changes = changedLeaves(bicycle, next);
+  const stamp = `${sent.at} ${sent.id}`;
+  return produce(next, (draft) => {
+    for (const { leaf, before, after } of changes) {
+      const seen = sent.seen?.[leaf];
+      const elsewhere = seen !== undefined && seen !== (bicycle.stamps[leaf] ?? '');
+      if (elsewhere && before !== undefined && !MERGING.test(leaf) && draft.conflicts.length < 200)
+        draft.conflicts.push({ id: `${leaf}@${stamp}`, leaf, kept: after ?? null, other: before, at: sent.at });
+      draft.stamps[leaf] = stamp;
+    }
     draft.revision += 1;
-    draft.updatedAt = sent.at;
+    if (!isQuiet(sent.command)) draft.updatedAt = sent.at;
     draft.recent = [...draft.recent, sent.id].slice(-RECENT);
   });
 }

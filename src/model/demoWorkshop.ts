@@ -12,7 +12,7 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
     tyreWidthMm: 32,
     bars: 'drop',
     stem: 'quill',
-    brakes: 'rim',
+    brakes: 'cantilever',
     chain: '5-8-speed',
     cranks: 'square-taper',
     bottomBracket: 'english',
@@ -34,6 +34,7 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
     tyreWidthMm: 37,
     bars: 'swept',
     stem: 'quill',
+    gears: 'hub',
     chain: 'single-or-hub-gear',
     cranks: 'cottered',
     wheels: 'nutted',
@@ -109,8 +110,8 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
     },
   ];
   staff.minutes = [
-    { id: 'm1', stage: 'look-over', minutes: 25, at: ago(49) },
-    { id: 'm2', stage: 'strip', minutes: 40, at: ago(2) },
+    { id: 'm1', stage: 'look-over', minutes: 25, at: ago(49), place: null },
+    { id: 'm2', stage: 'strip', minutes: 40, at: ago(2), place: 'hub.front' },
   ];
   staff.lines = [{ id: 'l1', label: 'Balls 3/16 in, bag of 50', kind: 'part', paid: 600, packQty: 50, usedQty: 20 }];
 

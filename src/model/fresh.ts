@@ -112,6 +112,14 @@ export function newBicycle(id: string, at: string, name: string, kind: Partial<B
     minutes: [],
     clock: null,
     photos: [],
+    notes: [],
+    deliveries: [],
+    looseEnds: [],
+    bench: null,
+    archivedAt: null,
+    conflicts: [],
+    stamps: {},
+    sharedAt: null,
   };
 }
 
@@ -123,4 +131,5 @@ export const USUAL_SETTINGS: WorkshopSettings = {
   labourPerHour: 0,
   rules: { openSound: false, reuseBalls: 'if-bright', cartridges: 'replace-when-rough', pittedCup: 'renew-unit' },
   school: 'from-tight',
+  letterKeys: true,
 };

@@ -8,7 +8,7 @@ import { evidence } from '@/core/inspect/checks';
 z.config({ jitless: true });
 
 /** Version of the stored shape; every change of it adds a step to `migrate.ts`. */
-export const SCHEMA_VERSION = 1;
+export const SCHEMA_VERSION = 2;
 
 export const STAGES = [
   'buy',
@@ -156,7 +156,54 @@ export const moneyLine = z.strictObject({
 });
 export type MoneyLine = z.output<typeof moneyLine>;
 
-export const minutesEntry = z.strictObject({ id, stage: z.enum(STAGES), minutes: z.number().gt(0).max(10_080), at });
+export const minutesEntry = z.strictObject({
+  id,
+  stage: z.enum(STAGES),
+  minutes: z.number().gt(0).max(10_080),
+  at,
+  /** The place that was worked on, where the bench knew it. */
+  place: id.nullable(),
+});
+
+/** A typed or spoken remark; `sound` names the recording that lies beside the record. */
+export const note = z.strictObject({
+  id,
+  place: id.nullable(),
+  text,
+  sound: id.nullable(),
+  at,
+  withdrawn: z.boolean().default(false),
+});
+export type Note = z.output<typeof note>;
+
+/** Something that has been ordered and is waited for. */
+export const delivery = z.strictObject({
+  id,
+  label,
+  dueOn: z.iso.date().nullable(),
+  arrivedAt: at.nullable(),
+});
+export type Delivery = z.output<typeof delivery>;
+
+/** Something put together "for now", to be tightened before anyone rides. */
+export const looseEnd = z.strictObject({ id, place: id, label, at, closedAt: at.nullable() });
+export type LooseEnd = z.output<typeof looseEnd>;
+
+/** Two values of one field that were entered without knowing of each other; both are kept until a person chooses. */
+export const conflict = z.strictObject({
+  id: z.string().min(1).max(300),
+  leaf: z.string().max(200),
+  kept: z.unknown(),
+  other: z.unknown(),
+  at,
+});
+export type Conflict = z.output<typeof conflict>;
+
+/** What the bench can take a person through, one step at a time. */
+export const BENCH_TASKS = ['look-over', 'strip', 'put-back', 'torque', 'prove'] as const;
+export type BenchTask = (typeof BENCH_TASKS)[number];
+
+export const benchPosition = z.strictObject({ place: id, task: z.enum(BENCH_TASKS), step: id });
 
 export const photo = z.strictObject({ id, step: id, place: id, at });
 
@@ -184,8 +231,19 @@ export const bicycleRecord = z.strictObject({
   lines: z.array(moneyLine),
   sale: z.strictObject({ price: minorUnits.nullable(), fee: minorUnits }),
   minutes: z.array(minutesEntry),
-  clock: z.strictObject({ startedAt: at, stage: z.enum(STAGES) }).nullable(),
+  clock: z.strictObject({ id, startedAt: at, activeAt: at, stage: z.enum(STAGES), place: id.nullable() }).nullable(),
   photos: z.array(photo),
+  notes: z.array(note),
+  deliveries: z.array(delivery),
+  looseEnds: z.array(looseEnd),
+  /** Where the bench stood last, so that it opens there again. */
+  bench: benchPosition.nullable(),
+  archivedAt: at.nullable(),
+  conflicts: z.array(conflict).max(200),
+  /** When, and by which command, each field or row last changed; what a merge decides by. */
+  stamps: z.record(z.string(), z.string()),
+  /** When this bicycle was last sent to or taken from another device; changes after it may collide. */
+  sharedAt: at.nullable(),
 });
 export type Bicycle = z.output<typeof bicycleRecord>;
 
@@ -196,5 +254,7 @@ export const workshopSettings = z.strictObject({
   labourPerHour: minorUnits,
   rules: houseRules,
   school: z.enum(['from-tight', 'from-loose']),
+  /** Single-letter keys can be switched off, for those who speak to the machine or lean on the keyboard. */
+  letterKeys: z.boolean(),
 });
 export type WorkshopSettings = z.output<typeof workshopSettings>;

@@ -77,8 +77,8 @@ describe('what a record means', () => {
       { type: 'recordPurchase', paid: 9000, at: AT },
       { type: 'putLine', line: { id: 'l', label: 'Balls', kind: 'part', paid: 1000, packQty: 20, usedQty: 6 } },
       { type: 'setSale', changes: { price: 30000, fee: 500 } },
-      { type: 'putMinutes', entry: { id: 'm', stage: 'strip', minutes: 45, at: AT } },
-      { type: 'putMinutes', entry: { id: 'n', stage: 'clean', minutes: 15, at: AT } },
+      { type: 'putMinutes', entry: { id: 'm', stage: 'strip', minutes: 45, at: AT, place: null } },
+      { type: 'putMinutes', entry: { id: 'n', stage: 'clean', place: null, minutes: 15, at: AT } },
     );
     expect(spent(books)).toBe(10500);
     expect(workedMinutes(books)).toBe(60);

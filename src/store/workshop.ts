@@ -1,8 +1,13 @@
+import { z } from 'zod';
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import { applyCommand, envelope, type Command, type Envelope } from '@/model/commands';
+import { applyCommand, envelope, stillStands, type Command, type Envelope } from '@/model/commands';
 import { USUAL_SETTINGS } from '@/model/fresh';
-import { openBicycle } from '@/model/migrate';
-import { bicycleRecord, workshopSettings, type Bicycle, type WorkshopSettings } from '@/model/record';
+import { amendment, historyOf, historyRow, stacks, withRow, type HistoryRow } from '@/model/history';
+import { changedLeaves } from '@/model/leaves';
+import { mergeBicycles } from '@/model/merge';
+import { openBicycle, openSettings } from '@/model/migrate';
+import { bicycleRecord, SCHEMA_VERSION, type Bicycle, type WorkshopSettings } from '@/model/record';
+import { summary as summarySchema, summaryOf, type Summary } from '@/model/summary';
 import type { Database } from './database';
 import type { Journal } from './journal';
 
@@ -20,12 +25,21 @@ export type StoreMessage = { kind: 'bicycle'; id: string } | { kind: 'settings' 
 
 export interface WorkshopState {
   status: 'loading' | 'ready' | 'failed';
+  /** A row a bicycle, for the floor. */
+  summaries: Record<string, Summary>;
+  /** The bicycles that have been opened, whole. */
   bicycles: Record<string, Bicycle>;
+  /** What can be taken back, for each opened bicycle. */
+  histories: Record<string, HistoryRow[]>;
   settings: WorkshopSettings;
   /** Records that could not be opened; they are left untouched. */
   unopened: { id: string; detail: string }[];
   /** A sentence when a change could not be written yet; the change is kept and tried again. */
   problem: string | null;
+  /** A sentence about something that was refused or done, shown for a while. */
+  remark: string | null;
+  /** Changes since the workshop was last exported. */
+  unexported: number;
 }
 
 /** What an empty workshop may be filled with. */
@@ -36,11 +50,21 @@ export interface Seed {
 
 export interface Workshop {
   store: StoreApi<WorkshopState>;
+  database: Database;
   load(seed?: () => Seed | Promise<Seed>): Promise<void>;
+  /** Reads a bicycle whole; null where there is none or it cannot be opened. */
+  open(id: string): Promise<Bicycle | null>;
   send(bicycleId: string, command: Command): void;
+  undo(bicycleId: string): void;
+  redo(bicycleId: string): void;
   addBicycle(bicycle: Bicycle): Promise<void>;
+  /** Merges a copy that comes from elsewhere into the one that is here, or adds it. */
+  takeIn(arriving: Bicycle): Promise<void>;
   removeBicycle(id: string): Promise<void>;
+  noteDrawn(id: string, revision: number, drawn: Summary['drawn']): void;
   changeSettings(changes: Partial<WorkshopSettings>): Promise<void>;
+  markExported(): Promise<void>;
+  say(remark: string | null): void;
   /** Resolves when every change sent so far has been written or has failed. */
   settled(): Promise<void>;
   retry(): Promise<void>;
@@ -49,6 +73,11 @@ export interface Workshop {
 
 const NOT_WRITTEN =
   'The browser would not write the last change. It is kept in this tab: free some space, then try again.';
+const CANNOT_BE_KEPT = 'That change cannot be kept as it stands, and what was saved stays. Look at the field again.';
+
+function changedSince(words: string): string {
+  return `Not taken back: “${words}” has been changed again since, perhaps in another tab.`;
+}
 
 /**
  * The records of one workshop. A change is journalled at once, shown at once, then written under a lock on its bicycle:
@@ -59,43 +88,83 @@ export function createWorkshop(around: Surroundings): Workshop {
   const { database, journal, channel } = around;
   const store = createStore<WorkshopState>(() => ({
     status: 'loading',
+    summaries: {},
     bicycles: {},
+    histories: {},
     settings: USUAL_SETTINGS,
     unopened: [],
     problem: null,
+    remark: null,
+    unexported: 0,
   }));
   const waiting = new Map<string, Envelope>();
   let work: Promise<void> = Promise.resolve();
 
-  const show = (bicycle: Bicycle) =>
-    store.setState(({ bicycles }) => ({ bicycles: { ...bicycles, [bicycle.id]: withWaiting(bicycle) } }));
   const withWaiting = (bicycle: Bicycle) =>
     [...waiting.values()].filter((sent) => sent.bicycle === bicycle.id).reduce(applyCommand, bicycle);
+  function show(bicycle: Bicycle, history?: HistoryRow[]): void {
+    const whole = withWaiting(bicycle);
+    store.setState(({ bicycles, summaries, histories }) => ({
+      bicycles: bicycle.id in bicycles || history ? { ...bicycles, [bicycle.id]: whole } : bicycles,
+      summaries: { ...summaries, [bicycle.id]: summaryOf(whole, summaries[bicycle.id]) },
+      histories: history ? { ...histories, [bicycle.id]: history } : histories,
+    }));
+  }
 
-  const readOpened = async (id: string): Promise<Bicycle | null> => {
+  async function readHistory(id: string): Promise<HistoryRow[]> {
+    const parsed = z.array(historyRow).safeParse((await database.readHistory(id)) ?? []);
+    return parsed.success ? parsed.data : [];
+  }
+
+  function leaveClosed(id: string, why: 'newer' | 'damaged', cause: string): void {
+    const detail = why === 'newer' ? 'It was written by a newer Ergasto.' : `It cannot be read (${cause}).`;
+    store.setState(({ unopened }) => ({ unopened: [...unopened.filter((entry) => entry.id !== id), { id, detail }] }));
+  }
+
+  /** Reads a record and brings it up to date; the old one is kept beside it until the new one is proven. */
+  async function readOpened(id: string): Promise<{ bicycle: Bicycle; old: unknown } | null> {
     const stored = await database.readBicycle(id);
     if (stored === null || stored === undefined) return null;
     const opened = openBicycle(stored);
-    if (opened.ok) return opened.bicycle;
-    const detail =
-      opened.why === 'newer' ? 'It was written by a newer Ergasto.' : `It cannot be read (${opened.detail}).`;
-    store.setState(({ unopened }) => ({ unopened: [...unopened.filter((entry) => entry.id !== id), { id, detail }] }));
+    if (opened.ok) return { bicycle: opened.bicycle, old: opened.migrated ? stored : null };
+    leaveClosed(id, opened.why, opened.detail);
     return null;
-  };
+  }
+
+  async function writeProven(bicycle: Bicycle, old: unknown): Promise<void> {
+    const aside = `before-${SCHEMA_VERSION}:${bicycle.id}`;
+    if (old !== null) await database.writeSetting(aside, old);
+    await database.writeBicycle(bicycle.id, bicycle);
+    if (old === null) return;
+    const again = openBicycle(await database.readBicycle(bicycle.id));
+    if (again.ok && !again.migrated) await database.removeSetting(aside);
+  }
 
   async function write(sent: Envelope): Promise<void> {
     try {
       const written = await around.locked(`bicycle:${sent.bicycle}`, async () => {
-        const before = await readOpened(sent.bicycle);
-        if (!before) return null;
+        const read = await readOpened(sent.bicycle);
+        if (!read) return null;
+        const before = read.bicycle;
         const after = applyCommand(before, sent);
-        if (after !== before) await database.writeBicycle(sent.bicycle, after);
-        return after;
+        let history = await readHistory(sent.bicycle);
+        if (after !== before) {
+          const row = historyOf(before, after, sent);
+          if (row) {
+            history = withRow(history, row);
+            await database.writeHistory(sent.bicycle, history);
+          }
+          await writeProven(after, read.old);
+        }
+        await database.writeSummary(sent.bicycle, summaryOf(after, store.getState().summaries[sent.bicycle]));
+        const refused = sent.command.type === 'amend' && !after.recent.includes(sent.id) ? sent.command.words : null;
+        return { after, history, refused };
       });
       waiting.delete(sent.id);
       journal.clear(sent.id);
+      if (written?.refused) store.setState({ remark: changedSince(written.refused) });
       if (written) {
-        show(written);
+        show(written.after, sent.bicycle in store.getState().bicycles ? written.history : undefined);
         channel.post({ kind: 'bicycle', id: sent.bicycle });
       }
       if (waiting.size === 0 && store.getState().problem === NOT_WRITTEN) store.setState({ problem: null });
@@ -104,29 +173,125 @@ export function createWorkshop(around: Surroundings): Workshop {
     }
   }
 
-  const enqueue = (task: () => Promise<void>) => (work = work.then(task));
+  // A task that fails must not stop the ones behind it.
+  const enqueue = (task: () => Promise<void>) => (work = work.then(task).catch(() => undefined));
+
+  function forget(id: string): void {
+    store.setState(({ bicycles, summaries }) => {
+      const { [id]: _bicycle, ...others } = bicycles;
+      const { [id]: _summary, ...rows } = summaries;
+      return { bicycles: others, summaries: rows };
+    });
+  }
 
   async function refresh(id: string): Promise<void> {
-    const bicycle = await readOpened(id);
-    if (bicycle) show(bicycle);
-    else
-      store.setState(({ bicycles }) => {
-        const { [id]: _gone, ...rest } = bicycles;
-        return { bicycles: rest };
-      });
+    const read = await readOpened(id);
+    if (!read) return forget(id);
+    show(read.bicycle, id in store.getState().bicycles ? await readHistory(id) : undefined);
   }
 
   async function readSettings(): Promise<void> {
-    const parsed = workshopSettings.safeParse(await database.readSetting('workshop'));
-    if (parsed.success) store.setState({ settings: parsed.data });
+    const settings = openSettings(await database.readSetting('workshop'));
+    const unexported = await database.readSetting('unexported');
+    store.setState({
+      ...(settings && { settings }),
+      unexported: typeof unexported === 'number' ? unexported : 0,
+    });
+  }
+
+  async function countChange(): Promise<void> {
+    const unexported = store.getState().unexported + 1;
+    store.setState({ unexported });
+    await database.writeSetting('unexported', unexported).catch(() => undefined);
   }
 
   const stopListening = channel.listen((message) => {
     void enqueue(() => (message.kind === 'settings' ? readSettings() : refresh(message.id)));
   });
 
+  async function readSummaries(ids: string[]): Promise<Record<string, Summary>> {
+    const rows = (await database.readSummaries()).flatMap((row) => {
+      const parsed = summarySchema.safeParse(row);
+      return parsed.success ? [parsed.data] : [];
+    });
+    const kept = new Map(rows.map((row) => [row.id, row]));
+    const pending = new Set([...waiting.values()].map((sent) => sent.bicycle));
+    const summaries: Record<string, Summary> = {};
+    for (const id of ids) {
+      const row = kept.get(id);
+      if (row && !pending.has(id)) {
+        summaries[id] = row;
+        continue;
+      }
+      const read = await readOpened(id);
+      if (!read) continue;
+      summaries[id] = summaryOf(withWaiting(read.bicycle), row);
+      if (!pending.has(id)) await database.writeSummary(id, summaries[id]).catch(() => undefined);
+    }
+    return summaries;
+  }
+
+  function send(bicycleId: string, command: Command): void {
+    const bicycle = store.getState().bicycles[bicycleId];
+    if (!bicycle) return;
+    const bare: Envelope = { id: around.newId(), bicycle: bicycleId, at: around.now(), command };
+    // A record that could not be opened again must never be written.
+    const next = envelope.safeParse(bare).success ? applyCommand(bicycle, bare) : null;
+    if (!next || !bicycleRecord.safeParse(next).success) {
+      store.setState({ problem: CANNOT_BE_KEPT });
+      return;
+    }
+    const seen = Object.fromEntries(changedLeaves(bicycle, next).map(({ leaf }) => [leaf, bicycle.stamps[leaf] ?? '']));
+    const sent: Envelope = { ...bare, seen };
+    waiting.set(sent.id, sent);
+    try {
+      journal.add(sent);
+    } catch {
+      store.setState({ problem: NOT_WRITTEN });
+    }
+    const row = historyOf(bicycle, next, sent);
+    store.setState(({ bicycles, histories, summaries, problem }) => ({
+      bicycles: { ...bicycles, [bicycleId]: next },
+      histories: row ? { ...histories, [bicycleId]: withRow(histories[bicycleId] ?? [], row) } : histories,
+      summaries: { ...summaries, [bicycleId]: summaryOf(next, summaries[bicycleId]) },
+      problem: problem === CANNOT_BE_KEPT ? null : problem,
+    }));
+    void enqueue(() => write(sent));
+    if (row) void enqueue(countChange);
+  }
+
+  function amend(bicycleId: string, direction: 'undo' | 'redo'): void {
+    const { bicycles, histories } = store.getState();
+    const bicycle = bicycles[bicycleId];
+    const row = stacks(histories[bicycleId] ?? [])[direction].at(-1);
+    if (!bicycle || !row) return;
+    const command = amendment(row, direction);
+    if (!stillStands(bicycle, command)) {
+      store.setState({ remark: changedSince(row.words) });
+      return;
+    }
+    send(bicycleId, command);
+    store.setState({ remark: direction === 'undo' ? `Taken back: ${row.words}` : `Done again: ${row.words}` });
+  }
+
+  async function put(bicycle: Bicycle, kind: 'new' | 'merge'): Promise<void> {
+    const written = await around.locked(`bicycle:${bicycle.id}`, async () => {
+      const read = kind === 'merge' ? await readOpened(bicycle.id) : null;
+      const after = read ? mergeBicycles(read.bicycle, bicycle) : bicycle;
+      await writeProven(after, read?.old ?? null);
+      await database.writeSummary(bicycle.id, summaryOf(after)).catch(() => undefined);
+      return after;
+    });
+    show(
+      written,
+      kind === 'new' || bicycle.id in store.getState().bicycles ? await readHistory(bicycle.id) : undefined,
+    );
+    channel.post({ kind: 'bicycle', id: bicycle.id });
+  }
+
   return {
     store,
+    database,
     async load(seed) {
       try {
         let ids = await database.bicycleIds();
@@ -139,9 +304,7 @@ export function createWorkshop(around: Surroundings): Workshop {
         }
         await readSettings();
         for (const sent of journal.pending()) waiting.set(sent.id, sent);
-        const opened = await Promise.all(ids.map(readOpened));
-        const bicycles = Object.fromEntries(opened.filter((b) => b !== null).map((b) => [b.id, withWaiting(b)]));
-        store.setState({ bicycles, status: 'ready' });
+        store.setState({ summaries: await readSummaries(ids), status: 'ready' });
         for (const sent of [...waiting.values()]) void enqueue(() => write(sent));
       } catch {
         store.setState({
@@ -150,48 +313,65 @@ export function createWorkshop(around: Surroundings): Workshop {
         });
       }
     },
-    send(bicycleId, command) {
-      const bicycle = store.getState().bicycles[bicycleId];
-      if (!bicycle) return;
-      const sent: Envelope = { id: around.newId(), bicycle: bicycleId, at: around.now(), command };
-      // A record that could not be opened again must never be written.
-      const next = envelope.safeParse(sent).success ? applyCommand(bicycle, sent) : null;
-      if (!next || !bicycleRecord.safeParse(next).success) {
-        store.setState({
-          problem: 'That change cannot be kept as it stands, and what was saved stays. Look at the field again.',
-        });
-        return;
-      }
-      waiting.set(sent.id, sent);
+    async open(id) {
+      const opened = store.getState().bicycles[id];
+      if (opened) return opened;
       try {
-        journal.add(sent);
+        const read = await readOpened(id);
+        if (!read) return null;
+        show(read.bicycle, await readHistory(id));
+        return store.getState().bicycles[id]!;
       } catch {
-        store.setState({ problem: NOT_WRITTEN });
+        store.setState({ problem: 'This bicycle could not be read from the browser. Reload the page.' });
+        return null;
       }
-      store.setState(({ bicycles }) => ({ bicycles: { ...bicycles, [bicycleId]: next } }));
-      void enqueue(() => write(sent));
     },
+    send,
+    undo: (id) => amend(id, 'undo'),
+    redo: (id) => amend(id, 'redo'),
     async addBicycle(bicycle) {
       try {
-        await database.writeBicycle(bicycle.id, bicycle);
-        show(bicycle);
-        channel.post({ kind: 'bicycle', id: bicycle.id });
+        await put(bicycle, 'new');
+        await countChange();
       } catch (error) {
         store.setState({ problem: 'The browser would not write the new bicycle. Free some space, then try again.' });
         throw error;
       }
     },
+    takeIn: (arriving) => put(arriving, 'merge'),
     async removeBicycle(id) {
-      await around.locked(`bicycle:${id}`, () => database.removeBicycle(id));
+      await around.locked(`bicycle:${id}`, async () => {
+        await database.removeBicycle(id);
+        await database.removeSummary(id);
+      });
       await refresh(id);
       channel.post({ kind: 'bicycle', id });
+    },
+    noteDrawn(id, revision, drawn) {
+      const row = store.getState().summaries[id];
+      if (row?.revision !== revision || row.drawn !== null) return;
+      const next = { ...row, drawn };
+      store.setState(({ summaries }) => ({ summaries: { ...summaries, [id]: next } }));
+      void database.writeSummary(id, next).catch(() => undefined);
     },
     async changeSettings(changes) {
       const settings = { ...store.getState().settings, ...changes };
       store.setState({ settings });
-      await database.writeSetting('workshop', settings);
-      channel.post({ kind: 'settings' });
+      try {
+        await database.writeSetting('workshop', settings);
+        channel.post({ kind: 'settings' });
+      } catch {
+        store.setState({
+          problem: 'The browser would not write the settings. Free some space, then change them again.',
+        });
+      }
     },
+    async markExported() {
+      store.setState({ unexported: 0 });
+      await database.writeSetting('unexported', 0).catch(() => undefined);
+      await database.writeSetting('exportedAt', around.now()).catch(() => undefined);
+    },
+    say: (remark) => store.setState({ remark }),
     settled: () => work,
     async retry() {
       for (const sent of [...waiting.values()]) void enqueue(() => write(sent));

@@ -4,7 +4,10 @@ import InputAdornment from '@mui/material/InputAdornment';
 import TextField from '@mui/material/TextField';
 import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
 import { parseDecimal, parseLengthMm, parseMoneyMinor, type ParsedReading } from '@/core/units/parseReading';
+import type { StateId } from '@/core/vocabulary/vocabulary';
 import { moneyTyped } from './format';
+import { StateMark } from './StateMark';
+import { Trace } from './Trace';
 
 export type ReadingKind = 'length' | 'number' | 'money';
 
@@ -31,11 +34,31 @@ export interface ReadingFieldProps {
   keepEmpty?: boolean;
   width?: number | string;
   large?: boolean;
+  /** The limit and verdict while it is being typed, as far as they can be told at once. */
+  judge?(value: number): { state: StateId; words: string } | null;
+  /** Earlier readings of the same thing, oldest first, shown as a small trace. */
+  earlier?: number[];
+  /** What one press of an arrow key moves; the last digit of the instrument. */
+  step?: number;
 }
+
+/** Sent to a field by an instrument, or when a held reading is given to it. */
+export const READING_EVENT = 'ergasto-reading';
 
 function typed(kind: ReadingKind, value: number | null): string {
   if (value === null) return '';
   return kind === 'money' ? moneyTyped(value) : String(Math.round(value * 1e4) / 1e4);
+}
+
+function parsedOr(kind: ReadingKind, text: string): number | null {
+  const parsed = PARSERS[kind](text);
+  return parsed.ok ? parsed.value : null;
+}
+
+/** The size of the last digit of a number as it is written. Example: "6.34" gives 0.01. */
+function lastDigit(text: string): number {
+  const decimals = /[.,](\d*)$/.exec(text.trim())?.[1]?.length ?? 0;
+  return 10 ** -decimals;
 }
 
 /** After Enter the next field of the form is ready, as a caliper's data lead expects. */
@@ -60,6 +83,9 @@ export function ReadingField({
   keepEmpty,
   width = 150,
   large,
+  judge,
+  earlier,
+  step,
 }: ReadingFieldProps) {
   const id = useId();
   const [draft, showDraft] = useState<string | null>(null);
@@ -77,6 +103,11 @@ export function ReadingField({
   useEffect(() => {
     if (draft === null && document.activeElement === input.current) input.current?.select();
   }, [draft, shown]);
+
+  const commitNow = useRef<() => boolean>(() => true);
+  useEffect(() => {
+    commitNow.current = commit;
+  });
 
   function commit(): boolean {
     const draft = typedNow.current;
@@ -99,10 +130,35 @@ export function ReadingField({
     return true;
   }
 
+  /** Arrow keys move the last digit that is shown. */
+  function nudge(by: 1 | -1): void {
+    const parsed = PARSERS[kind](shown);
+    if (!parsed.ok) return;
+    const size = kind === 'money' ? 100 : (step ?? lastDigit(shown));
+    const next = Math.max(0, Math.round((parsed.value + by * size) * 1e4) / 1e4);
+    setDraft(typed(kind, next));
+    setHint(null);
+  }
+
+  useEffect(() => {
+    const field = input.current;
+    if (!field) return;
+    const take = (event: Event) => {
+      setDraft((event as CustomEvent<string>).detail);
+      if (commitNow.current()) moveOn(field);
+    };
+    field.addEventListener(READING_EVENT, take);
+    return () => field.removeEventListener(READING_EVENT, take);
+  }, []);
+
   function onKeyDown(event: KeyboardEvent<HTMLInputElement>) {
     if (event.key === 'Enter') {
       event.preventDefault();
       if (commit() && !keepEmpty) moveOn(event.currentTarget);
+    }
+    if ((event.key === 'ArrowUp' || event.key === 'ArrowDown') && !event.altKey) {
+      event.preventDefault();
+      nudge(event.key === 'ArrowUp' ? 1 : -1);
     }
     if (event.key === 'Escape') {
       setDraft(null);
@@ -110,9 +166,11 @@ export function ReadingField({
     }
   }
 
+  const reading = draft === null ? (keepEmpty ? null : value) : parsedOr(kind, draft);
+  const verdict = reading !== null && !hint && draft !== null ? (judge?.(reading) ?? null) : null;
   const message = hint ?? error ?? help;
   return (
-    <Box sx={{ width }}>
+    <Box sx={{ width, maxWidth: '100%' }}>
       <TextField
         id={id}
         label={label}
@@ -140,6 +198,12 @@ export function ReadingField({
           formHelperText: { role: hint ? 'alert' : undefined, sx: { mx: 0.5 } },
         }}
       />
+      {verdict && (
+        <Box aria-live="polite" sx={{ fontSize: '0.88rem', mt: 0.5 }}>
+          <StateMark state={verdict.state} size={16} word={false} /> {verdict.words}
+        </Box>
+      )}
+      {earlier && earlier.length > 1 && <Trace values={earlier} unit={unit ?? ''} label={label} />}
     </Box>
   );
 }

@@ -1,9 +1,10 @@
-import { render, screen } from '@testing-library/react';
+import { act, render, screen } from '@testing-library/react';
+import type React from 'react';
 import userEvent from '@testing-library/user-event';
 import { bicycleKind } from '@/core/bicycle';
 import { minorUnit, row } from '@/core/verdict';
 import { STATES, stateLabel } from '@/core/vocabulary/vocabulary';
-import { BicycleDrawing } from './BicycleDrawing';
+import { BicycleDrawing } from './drawing/BicycleDrawing';
 import { hours, money, moneyTyped, percent } from './format';
 import { SpreadChart } from './SpreadChart';
 import { StateGlyph, StateMark } from './StateMark';
@@ -71,42 +72,39 @@ describe('the working', () => {
 
 describe('the drawing', () => {
   const kind = bicycleKind.parse({});
-  test('a mark is a button that says its place and state', async () => {
+  const draw = (changes: Partial<React.ComponentProps<typeof BicycleDrawing>> = {}) =>
+    render(<BicycleDrawing kind={kind} label="Green tourer" {...changes} />);
+
+  test('a place is a button that says its name and state, and is opened by Enter and Space', async () => {
     const opened: string[] = [];
-    render(
-      <BicycleDrawing
-        kind={kind}
-        label="Green tourer"
-        marks={[{ place: 'hub.front', state: 'service', onOpen: () => opened.push('hub.front') }]}
-      />,
-    );
+    draw({ signs: [{ place: 'hub.front', sign: 'service' }], onOpen: (place) => opened.push(place) });
     const mark = screen.getByRole('button', { name: 'Front hub: service' });
-    await userEvent.click(mark);
-    mark.focus();
+    act(() => mark.focus());
     await userEvent.keyboard('{Enter} ');
-    expect(opened).toHaveLength(3);
+    expect(opened).toEqual(['hub.front', 'hub.front']);
+    expect(screen.getByRole('button', { name: 'Saddle' })).toBeInTheDocument();
   });
-  test('a mark of a place that is not drawn is left out', () => {
-    render(
-      <BicycleDrawing
-        kind={kind}
-        label="Green tourer"
-        marks={[{ place: 'bell', state: 'fine', onOpen: () => undefined }]}
-      />,
-    );
-    expect(screen.queryByRole('button')).toBeNull();
+  test('arrow keys go to the nearest place, and one place at a time is in the tab order', async () => {
+    draw({ onOpen: () => undefined });
+    const tabbable = () => screen.getAllByRole('button').filter((each) => each.getAttribute('tabindex') === '0');
+    expect(tabbable()).toHaveLength(1);
+    act(() => screen.getByRole('button', { name: 'Bottom bracket' }).focus());
+    await userEvent.keyboard('{ArrowUp}');
+    expect(document.activeElement).not.toBe(screen.getByRole('button', { name: 'Bottom bracket' }));
+    expect(document.activeElement).toHaveAttribute('data-place');
+    expect(tabbable()).toEqual([document.activeElement]);
+  });
+  test('a sign of a place that this bicycle has not is left out', () => {
+    draw({ signs: [{ place: 'disc.front', sign: 'unsafe' }], onOpen: () => undefined });
+    expect(screen.queryByRole('button', { name: /disc/ })).toBeNull();
   });
   test('a picture without words is passed over by a screen reader', () => {
-    const { container } = render(<BicycleDrawing kind={kind} label="" quiet />);
+    const { container } = draw({ label: '', quiet: true });
     expect(container.querySelector('svg')).toHaveAttribute('aria-hidden', 'true');
   });
-  test('a disc bicycle shows discs, a hub gear no derailleur, guards and rack only where there are', () => {
-    const drawn = (changes: object) =>
-      render(<BicycleDrawing kind={bicycleKind.parse(changes)} label="x" />).container.querySelectorAll('path').length;
-    const plain = drawn({});
-    expect(drawn({ mudguards: true })).toBe(plain + 2);
-    expect(drawn({ rack: true })).toBe(plain + 1);
-    expect(drawn({ chain: 'single-or-hub-gear' })).toBe(plain - 2);
+  test('what is off the bicycle is drawn as a dashed ghost', () => {
+    const { container } = draw({ signs: [{ place: 'hub.front', sign: 'off' }] });
+    expect(container.querySelectorAll('path[stroke-dasharray="9 8"]').length).toBeGreaterThan(0);
   });
 });
 

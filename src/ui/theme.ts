@@ -2,7 +2,7 @@ import { createTheme } from '@mui/material/styles';
 
 declare module '@mui/material/styles' {
   interface Palette {
-    sheet: { line: string; faint: string; ink: string; soft: string; raised: string };
+    sheet: { line: string; faint: string; ink: string; soft: string; raised: string; paper: string };
     state: Record<'fine' | 'watch' | 'service' | 'replace' | 'unsafe' | 'notLookedAt', string>;
   }
   interface PaletteOptions {
@@ -24,7 +24,14 @@ export const theme = createTheme({
         background: { default: '#f1efe8', paper: '#fbfaf6' },
         text: { primary: '#16212b', secondary: '#4a5762' },
         divider: '#d3cfc2',
-        sheet: { line: '#16212b', faint: '#9aa3a8', ink: '#16212b', soft: '#e7e4d9', raised: '#ffffff' },
+        sheet: {
+          line: '#16212b',
+          faint: '#9aa3a8',
+          ink: '#16212b',
+          soft: '#e7e4d9',
+          raised: '#ffffff',
+          paper: '#fbfaf6',
+        },
         state: {
           fine: '#1f6b3f',
           watch: '#7d5a00',
@@ -42,7 +49,14 @@ export const theme = createTheme({
         background: { default: '#12171c', paper: '#1a2129' },
         text: { primary: '#eceadf', secondary: '#a9b4bb' },
         divider: '#34404a',
-        sheet: { line: '#dcd9cb', faint: '#66737c', ink: '#eceadf', soft: '#232c35', raised: '#202832' },
+        sheet: {
+          line: '#dcd9cb',
+          faint: '#66737c',
+          ink: '#eceadf',
+          soft: '#232c35',
+          raised: '#202832',
+          paper: '#1a2129',
+        },
         state: {
           fine: '#74cf97',
           watch: '#e5bd5a',
@@ -75,6 +89,7 @@ export const theme = createTheme({
           '*': { animation: 'none !important', transition: 'none !important' },
         },
         '@media print': { body: { background: '#fff', color: '#000' }, '.no-print': { display: 'none !important' } },
+        '.visually-hidden': { position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' },
         ':focus-visible': { outline: '3px solid var(--mui-palette-primary-main)', outlineOffset: 2 },
       },
     },

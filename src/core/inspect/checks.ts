@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { frontBrakeSurface, type BicycleKind } from '../bicycle';
 import { STATES } from '../vocabulary/vocabulary';
 import json from './checks.json';
 
@@ -18,6 +19,12 @@ export type Check = z.output<typeof checkRow>;
 
 /** The twelve checks of a short look-over, front to back. */
 export const checks: Check[] = z.array(checkRow).parse(json);
+
+/** The checks that a bicycle has: a drum brake leaves neither track nor pad to measure from outside. */
+export function checksFor(kind: Pick<BicycleKind, 'brakes'>): Check[] {
+  if (frontBrakeSurface(kind) !== 'hub') return checks;
+  return checks.filter((check) => check.kind !== 'surface' && check.kind !== 'reading');
+}
 
 export function checkById(id: string): Check | undefined {
   return checks.find((check) => check.id === id);

@@ -196,11 +196,11 @@ describe('the look-over of a bicycle', () => {
   });
 
   test('the brake surface is the rim or the disc, as the bicycle has it', () => {
-    expect(one('brake-surface', { readingsMm: [0.25] }, { brakes: 'rim' }).state).toBe('watch');
+    expect(one('brake-surface', { readingsMm: [0.25] }, { brakes: 'caliper' }).state).toBe('watch');
     expect(one('brake-surface', { readingsMm: [1.5], minimumMm: 1.5 }, { brakes: 'disc' }).state).toBe('unsafe');
     expect(one('pads', { readingsMm: [2.8] }, { brakes: 'disc' }).state).toBe('watch');
-    expect(one('pads', { readingsMm: [2.8] }, { brakes: 'rim' }).state).toBe('watch');
-    expect(one('pads', { readingsMm: [1.9] }, { brakes: 'rim' }).state).toBe('unsafe');
+    expect(one('pads', { readingsMm: [2.8] }, { brakes: 'caliper' }).state).toBe('watch');
+    expect(one('pads', { readingsMm: [1.9] }, { brakes: 'caliper' }).state).toBe('unsafe');
   });
 
   test('every outcome of every check can be reported', () => {

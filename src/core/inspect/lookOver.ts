@@ -1,11 +1,11 @@
 import { z } from 'zod';
 import { bearingsGrade, houseRules } from '../bearings/grade';
-import { bicycleKind, BRIEFS, type BicycleKind, type Brief } from '../bicycle';
+import { bicycleKind, BRIEFS, frontBrakeSurface, type BicycleKind, type Brief } from '../bicycle';
 import { answer, defineCalculator, type Calculator } from '../calculator';
 import { stateOf, type StateId } from '../vocabulary/vocabulary';
 import type { WorkingRow } from '../verdict';
 import { inspectChainWear } from './chainWear';
-import { checks, evidence, type Check, type Evidence } from './checks';
+import { checksFor, evidence, type Check, type Evidence } from './checks';
 import { inspectCrankPlay } from './crankPlay';
 import { inspectDisc } from './disc';
 import { inspectWearLimit } from './wearLimit';
@@ -88,7 +88,7 @@ function judgeCheck(
     }
     case 'surface':
       if (!seen.readingsMm?.length) return NOT_LOOKED;
-      return bicycle.brakes === 'disc'
+      return frontBrakeSurface(bicycle) === 'disc'
         ? judge(inspectDisc, { readingsMm: seen.readingsMm, minimumMm: seen.minimumMm })
         : judge(inspectWearLimit, {
             part: 'alloy rim, rim brake',
@@ -97,7 +97,10 @@ function judgeCheck(
           });
     case 'reading':
       if (!seen.readingsMm?.length) return NOT_LOOKED;
-      return judge(inspectWearLimit, { ...check[bicycle.brakes], reading: Math.min(...seen.readingsMm) });
+      return judge(inspectWearLimit, {
+        ...check[frontBrakeSurface(bicycle) === 'disc' ? 'disc' : 'rim'],
+        reading: Math.min(...seen.readingsMm),
+      });
     case 'chain':
       if (seen.dropsInAtPercent !== undefined)
         return judge(inspectChainWear, {
@@ -121,7 +124,7 @@ function judgeCheck(
  */
 function run({ kind, brief, rules, found }: z.output<typeof input>) {
   const latest = new Map(found.map((entry) => [entry.check, entry.evidence]));
-  const findings: Finding[] = checks.map((check) => {
+  const findings: Finding[] = checksFor(kind).map((check) => {
     const seen = latest.get(check.id);
     const judgement = seen ? judgeCheck(check, seen, kind, brief, rules) : NOT_LOOKED;
     return { check: check.id, label: check.label, place: check.place, ...judgement };

@@ -1,15 +1,16 @@
 'use client';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
-import { useCallback, useState, type ComponentType } from 'react';
-import type { LookOver } from '@/core/inspect/lookOver';
-import { states } from '@/core/vocabulary/vocabulary';
+import { useCallback, useEffect, useState, type ComponentType } from 'react';
+import { checksFor } from '@/core/inspect/checks';
 import type { Command } from '@/model/commands';
-import type { Bicycle, Stage } from '@/model/record';
-import { latestObservations, runningTimers, spent, workedMinutes } from '@/model/selectors';
-import { BicycleDrawing } from '@/ui/BicycleDrawing';
-import { hours, money } from '@/ui/format';
-import { StateMark } from '@/ui/StateMark';
+import { STAGES, type Bicycle, type Stage } from '@/model/record';
+import { latestObservations, runningTimers } from '@/model/selectors';
+import { DrawingLegend } from '@/ui/drawing/DrawingLegend';
+import { money } from '@/ui/format';
+import { useKeys } from '@/ui/keys/useKeys';
 import { Buy } from '../buy/Buy';
 import { Clean } from '../clean/Clean';
 import { Decide } from '../decide/Decide';
@@ -19,15 +20,22 @@ import { Overhaul } from '../overhaul/Overhaul';
 import { Prove } from '../prove/Prove';
 import { Rebuild } from '../rebuild/Rebuild';
 import { Strip } from '../strip/Strip';
-import { useSettings, useWorkshop, useWorkshopState, type StageProps } from '../workshop/WorkshopProvider';
-import { KindFields } from './KindFields';
+import { useOpenBicycle } from '../workshop/useOpenBicycle';
+import { useSettings, useWorkshop, type StageProps } from '../workshop/WorkshopProvider';
+import { benchHref } from './bench';
+import { Conflicts } from './Conflicts';
+import { PlaceCard } from './PlaceCard';
+import { Sheet } from './Sheet';
 import { stageFrom } from './stages';
 import { StageStrip } from './StageStrip';
+import { TitleBlock } from './TitleBlock';
 import { TopBar } from './TopBar';
+import { UndoButtons } from './UndoButtons';
+import { useBenchClock } from './useBenchClock';
 import { useFindings } from './useFindings';
+import { useOverlay } from './useOverlay';
 import { WayBack } from './WayBack';
 import { WorkClock } from './WorkClock';
-import { Disclosure } from '@/ui/Disclosure';
 
 const PLAIN_STAGES: Record<Exclude<Stage, 'look-over'>, ComponentType<StageProps>> = {
   buy: Buy,
@@ -50,7 +58,7 @@ function stageNotes(bicycle: Bicycle, currency: string): Partial<Record<Stage, s
       : bicycle.appraisal.asking
         ? `asked ${money(bicycle.appraisal.asking, currency, true)}`
         : '',
-    'look-over': `${latestObservations(bicycle).size} of 12`,
+    'look-over': `${latestObservations(bicycle).size} of ${checksFor(bicycle.kind).length}`,
     decide: kept.length ? `${kept.length} jobs kept` : '',
     strip: hub?.order.length ? `${hub.order.length} parts in the tray` : '',
     clean: running ? `${running} running` : '',
@@ -61,101 +69,49 @@ function stageNotes(bicycle: Bicycle, currency: string): Partial<Record<Stage, s
   };
 }
 
-function Tally({ findings }: { findings: LookOver['findings'] }) {
-  const counted = states
-    .map(({ id }) => ({ id, count: findings.filter((finding) => finding.state === id).length }))
-    .filter(({ count }) => count > 0);
-  return (
-    <Box
-      component="ul"
-      aria-label="What the look-over found"
-      sx={{ display: 'flex', flexWrap: 'wrap', gap: '4px 16px', p: 0, m: 0, listStyle: 'none', fontSize: '0.9rem' }}
-    >
-      {counted.map(({ id, count }) => (
-        <li key={id}>
-          <Box component="span" sx={{ display: 'inline-flex', alignItems: 'center', gap: 0.75 }}>
-            <StateMark state={id} size={17} /> <b>{count}</b>
-          </Box>
-        </li>
-      ))}
-    </Box>
-  );
-}
-
-function Sheet({
-  bicycle,
-  send,
-  findings,
-  current,
-  onOpen,
-  small,
-}: StageProps & {
-  findings: LookOver['findings'];
-  current: string | null;
-  onOpen(check: string): void;
-  small: boolean;
-}) {
-  const { currency } = useSettings();
-  const worked = workedMinutes(bicycle);
-  return (
-    <Box
-      component="aside"
-      aria-label="The bicycle"
-      className="no-print"
-      sx={{ position: { md: 'sticky' }, top: { md: 24 }, alignSelf: 'start' }}
-    >
-      <Box
-        sx={{
-          maxWidth: { xs: small ? 210 : 420, md: 'none' },
-          mx: 'auto',
-          // Marks this small are no targets for a thumb.
-          pointerEvents: { xs: small ? 'none' : 'auto', md: 'auto' },
-        }}
-      >
-        <BicycleDrawing
-          kind={bicycle.kind}
-          label={`${bicycle.name}, drawn from the drive side`}
-          marks={findings.map((finding) => ({
-            place: finding.place,
-            state: finding.state,
-            current: finding.check === current,
-            onOpen: () => onOpen(finding.check),
-          }))}
-        />
-      </Box>
-      <Box sx={{ mt: 1.5, display: { xs: 'none', md: 'block' } }}>
-        <Tally findings={findings} />
-        <Box sx={{ mt: 2, color: 'text.secondary', fontSize: '0.9rem' }}>{bicycle.note}</Box>
-        {(bicycle.purchase || worked > 0) && (
-          <Box sx={{ mt: 1, fontSize: '0.9rem' }}>
-            <b>{money(spent(bicycle), currency, true)}</b> spent, <b>{worked ? hours(worked) : 'no time'}</b> put down
-          </Box>
-        )}
-        <Disclosure summary={<>What it is</>}>
-          <Box sx={{ pt: 1 }}>
-            <KindFields kind={bicycle.kind} onChange={(changes) => send({ type: 'describeKind', changes })} />
-          </Box>
-        </Disclosure>
-      </Box>
-    </Box>
-  );
-}
-
 function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
   const workshop = useWorkshop();
   const router = useRouter();
-  const { currency } = useSettings();
-  const findings = useFindings(bicycle)?.findings ?? [];
+  const { currency, letterKeys } = useSettings();
+  const lookOver = useFindings(bicycle);
+  const findings = lookOver?.findings ?? [];
   const [check, setCheck] = useState<string | null>(null);
+  const [place, setPlace] = useState<string | null>(null);
+  const [noting, setNoting] = useState(false);
   const send = useCallback((command: Command) => workshop.send(bicycle.id, command), [workshop, bicycle.id]);
+  const signs = useOverlay(bicycle, stage, findings);
+  const clock = useBenchClock(bicycle, send, stage, stage === 'strip' || stage === 'overhaul' ? 'hub.front' : null);
   const StageView = stage === 'look-over' ? null : PLAIN_STAGES[stage];
-  const open = (id: string) => {
-    setCheck(id);
-    if (stage !== 'look-over') router.push(`/bike?id=${encodeURIComponent(bicycle.id)}&stage=look-over`);
-  };
+  const to = (next: Stage) => router.push(`/bike?id=${encodeURIComponent(bicycle.id)}&stage=${next}`);
+  const at = STAGES.indexOf(stage);
+  useKeys(
+    ['bicycle'],
+    {
+      'stage-before': () => at > 0 && to(STAGES[at - 1]!),
+      'stage-after': () => at < STAGES.length - 1 && to(STAGES[at + 1]!),
+      'to-bench': () => router.push(benchHref(bicycle, stage)),
+      note: () => {
+        setPlace(place ?? current ?? 'frame');
+        setNoting(true);
+      },
+    },
+    letterKeys,
+  );
+  const checkPlace = findings.find((finding) => finding.check === check)?.place ?? null;
+  const current = place ?? (stage === 'look-over' ? checkPlace : null);
+
+  function open(next: string): void {
+    setNoting(false);
+    const here = findings.find((finding) => finding.place === next);
+    if (here && stage === 'look-over') {
+      setPlace(null);
+      setCheck(here.check);
+    } else setPlace(next);
+  }
+  const timeCell = <WorkClock bicycle={bicycle} send={send} stage={stage} clock={clock} />;
   return (
     <>
-      <TopBar end={<WorkClock bicycle={bicycle} send={send} stage={stage} />}>
+      <TopBar end={<UndoButtons bicycleId={bicycle.id} />}>
         <Box
           component="h1"
           sx={{
@@ -174,30 +130,56 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
       <Box
         sx={{
           display: 'grid',
-          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(300px, 410px) minmax(0, 1fr)' },
-          gap: { xs: 2, md: 5 },
-          px: { xs: 2, md: 4 },
-          py: { xs: 2, md: 3 },
-          maxWidth: 1360,
-          mx: 'auto',
-          '@media print': { display: 'block', p: 0 },
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(400px, 46fr) minmax(0, 54fr)' },
+          alignItems: 'start',
+          '@media print': { display: 'block' },
         }}
       >
         <Sheet
           bicycle={bicycle}
           send={send}
-          findings={findings}
-          current={stage === 'look-over' ? check : null}
+          signs={signs}
+          lookOver={lookOver}
+          current={current}
+          clock={timeCell}
           onOpen={open}
-          small={stage !== 'look-over'}
         />
-        <Box component="main" sx={{ minWidth: 0, maxWidth: 860, pb: 8 }}>
+        <Box
+          component="main"
+          sx={{ minWidth: 0, maxWidth: 860, px: { xs: 2, md: 4 }, py: { xs: 2, md: 3 }, pb: { xs: 14, md: 8 } }}
+        >
+          <Conflicts bicycle={bicycle} send={send} />
+          {place && (
+            <PlaceCard
+              key={place}
+              bicycle={bicycle}
+              send={send}
+              place={place}
+              findings={findings}
+              noting={noting}
+              onClose={() => setPlace(null)}
+            />
+          )}
+          <Box className="no-print" sx={{ display: 'flex', justifyContent: 'flex-end', mt: { xs: 0, md: -1 }, mb: 1 }}>
+            <Button component={Link} href={benchHref(bicycle, stage)} size="small" variant="outlined">
+              {bicycle.bench ? 'Back to the bench' : 'Bench mode'}
+            </Button>
+          </Box>
           {StageView ? (
             <StageView bicycle={bicycle} send={send} />
           ) : (
             <LookOverStage bicycle={bicycle} send={send} findings={findings} open={check} onOpen={setCheck} />
           )}
+          <Box sx={{ mt: 4, display: { xs: 'block', md: 'none' } }} className="no-print">
+            <DrawingLegend signs={signs} label="Signs on the drawing" />
+          </Box>
         </Box>
+      </Box>
+      <Box
+        className="no-print"
+        sx={{ display: { xs: 'block', md: 'none' }, position: 'fixed', left: 0, right: 0, bottom: 0, zIndex: 5 }}
+      >
+        <TitleBlock bicycle={bicycle} lookOver={lookOver} clock={timeCell} />
       </Box>
     </>
   );
@@ -206,14 +188,23 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
 /** One bicycle at one stage, as the address says. */
 export function BikePage() {
   const params = useSearchParams();
-  const id = params.get('id') ?? '';
-  const bicycle = useWorkshopState((state) => state.bicycles[id]);
-  if (!bicycle)
+  const { bicycle, missing } = useOpenBicycle(params.get('id') ?? '');
+  const name = bicycle?.name;
+  useEffect(() => {
+    if (name) document.title = `${name} · Ergasto`;
+  }, [name]);
+  if (missing)
     return (
       <WayBack
         title="There is no such bicycle here"
         detail="It may have been kept in another browser, or in the other workshop: the demonstration and your own are apart."
       />
     );
-  return <OpenBicycle bicycle={bicycle} stage={stageFrom(params.get('stage'))} />;
+  if (!bicycle)
+    return (
+      <p role="status" style={{ padding: '20vh 24px', textAlign: 'center' }}>
+        Opening the bicycle…
+      </p>
+    );
+  return <OpenBicycle key={bicycle.id} bicycle={bicycle} stage={stageFrom(params.get('stage'))} />;
 }

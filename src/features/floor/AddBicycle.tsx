@@ -8,15 +8,25 @@ const AddBicycleDialog = dynamic(() => import('./AddBicycleDialog').then((module
   ssr: false,
 });
 
-/** The way in for a new bicycle. */
-export function AddBicycle({ label, variant = 'contained' }: { label: string; variant?: 'contained' | 'outlined' }) {
-  const [open, setOpen] = useState(false);
+/** The way in for a new bicycle. Who has a key for it may open it from outside. */
+export function AddBicycle({
+  label,
+  open: asked,
+  onOpen,
+}: {
+  label: string;
+  open?: boolean;
+  onOpen?(open: boolean): void;
+}) {
+  const [own, setOwn] = useState(false);
+  const open = asked ?? own;
+  const set = onOpen ?? setOwn;
   return (
     <>
-      <Button variant={variant} onClick={() => setOpen(true)}>
+      <Button variant="contained" onClick={() => set(true)}>
         {label}
       </Button>
-      {open && <AddBicycleDialog onClose={() => setOpen(false)} />}
+      {open && <AddBicycleDialog onClose={() => set(false)} />}
     </>
   );
 }

@@ -11,8 +11,9 @@ import { useState } from 'react';
 import type { BicycleKind } from '@/core/bicycle';
 import { newBicycle } from '@/model/fresh';
 import { newId } from '@/store/browser';
-import { BicycleDrawing } from '@/ui/BicycleDrawing';
-import { KindFields, USUAL_KIND } from '../bike/KindFields';
+import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
+import { KindFields } from '../bike/KindFields';
+import { USUAL_KIND } from '../bike/usualKind';
 import { useWorkshop } from '../workshop/WorkshopProvider';
 
 /** A new bicycle: a name that says what it is, and what it is, seen as it is chosen. */
@@ -29,7 +30,12 @@ export function AddBicycleDialog({ onClose }: { onClose(): void }) {
       return;
     }
     const id = newId();
-    await workshop.addBicycle(newBicycle(id, new Date().toISOString(), name.trim(), kind));
+    try {
+      await workshop.addBicycle(newBicycle(id, new Date().toISOString(), name.trim(), kind));
+    } catch {
+      // What went wrong stands at the top of the page; what was typed stays here.
+      return;
+    }
     onClose();
     router.push(`/bike?id=${id}&stage=buy`);
   }
@@ -50,7 +56,11 @@ export function AddBicycleDialog({ onClose }: { onClose(): void }) {
               onChange={(event) => setName(event.target.value.slice(0, 120))}
               onKeyDown={(event) => event.key === 'Enter' && void add()}
             />
-            <KindFields kind={kind} onChange={(changes) => setKind({ ...kind, ...changes })} />
+            <KindFields
+              kind={kind}
+              onChange={(changes) => setKind({ ...kind, ...changes })}
+              onDrag={(changes) => setKind((was) => ({ ...was, ...changes }))}
+            />
           </Box>
           <Box sx={{ alignSelf: 'center' }}>
             <BicycleDrawing kind={kind} label="How it will be drawn" />

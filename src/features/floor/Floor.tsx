@@ -1,151 +1,111 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import Link from 'next/link';
-import type { Bicycle } from '@/model/record';
-import { nextThing, runningTimers, spent, workedMinutes } from '@/model/selectors';
-import { BicycleDrawing } from '@/ui/BicycleDrawing';
-import { clockTime, hours, money } from '@/ui/format';
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { FLOOR_ORDERS, floorRows, type FloorOrder, type Summary } from '@/model/summary';
+import { clockTime, hours } from '@/ui/format';
+import { useKeys } from '@/ui/keys/useKeys';
 import { TopBar } from '../bike/TopBar';
-import { STAGE_LABELS } from '../bike/stages';
 import { useNow } from '../workshop/useNow';
-import { useSettings, useWorkshopName, useWorkshopState } from '../workshop/WorkshopProvider';
+import { useSettings, useWorkshop, useWorkshopName, useWorkshopState } from '../workshop/WorkshopProvider';
 import { AddBicycle } from './AddBicycle';
+import { EmptyFloor } from './EmptyFloor';
+import { FloorRow } from './FloorRow';
 
-function EmptyFloor() {
+const ORDER_WORDS: Record<FloorOrder, string> = {
+  next: 'What can be done now',
+  name: 'Name',
+  newest: 'Newest first',
+  money: 'Most money in it',
+};
+const A_SCREENFUL = 12;
+
+/** What runs and what waits over the whole floor, in one line each. */
+function Standing({ rows, nowMs }: { rows: Summary[]; nowMs: number }) {
+  const timers = rows.flatMap((row) => row.timers).sort((a, b) => a.dueAtMs - b.dueAtMs);
+  const up = timers.filter((timer) => timer.dueAtMs <= nowMs);
+  const loose = rows.filter((row) => row.loose.length > 0);
+  const waits = rows.flatMap((row) => row.waits);
+  const running = rows.find((row) => row.clockSince !== null);
+  const short = rows
+    .filter((row) => row.bought && !row.sold && row.nextMinutes !== null)
+    .sort((a, b) => a.nextMinutes! - b.nextMinutes!)[0];
+  const lines = [
+    up.length > 0 && `Time is up: ${up.map((timer) => timer.label).join(', ')}.`,
+    timers.length > up.length &&
+      `Next out: ${timers[up.length]!.label} by ${clockTime(new Date(timers[up.length]!.dueAtMs))}.`,
+    running && `On the clock: ${running.name}.`,
+    loose.length > 0 && `Loosely assembled: ${loose.map((row) => row.name).join(', ')}.`,
+    waits.length > 0 && `${waits.length === 1 ? 'One delivery is' : `${waits.length} deliveries are`} waited for.`,
+    short && `Shortest job: ${short.name}, ${hours(short.nextMinutes!)}.`,
+  ].filter((words): words is string => typeof words === 'string');
+  if (lines.length === 0) return null;
   return (
     <Box
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' },
-        gap: { xs: 4, md: 8 },
-        alignItems: 'center',
-        maxWidth: 1040,
-        mx: 'auto',
-        py: { xs: 4, md: 9 },
-      }}
+      component="ul"
+      aria-label="What runs and what waits"
+      sx={{ p: 0, m: 0, listStyle: 'none', fontSize: '1.02rem', '& li': { py: 0.15 } }}
     >
-      <Box>
-        <Typography variant="h1" sx={{ fontSize: '2.1rem', mb: 2 }}>
-          The stand is empty
-        </Typography>
-        <Typography sx={{ mb: 1.5 }}>
-          Put a bicycle on the floor and take it through nine stages: what it may cost, what is wrong with it, what is
-          done, apart, clean, overhauled, together again, proved, sold.
-        </Typography>
-        <Typography sx={{ mb: 3, color: 'text.secondary' }}>
-          Everything is kept in this browser, as you enter it. Nothing leaves this machine.
-        </Typography>
-        <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
-          <AddBicycle label="Put a bicycle on the floor" />
-          <Button component="a" href="/?workshop=demo" variant="outlined">
-            Look round a made-up workshop
-          </Button>
-        </Box>
-      </Box>
-      <BicycleDrawing
-        kind={{
-          frame: 'diamond',
-          frameMaterial: 'steel',
-          beadSeatMm: 622,
-          tyreWidthMm: 32,
-          bars: 'drop',
-          stem: 'quill',
-          brakes: 'rim',
-          chain: '5-8-speed',
-          cranks: 'square-taper',
-          bottomBracket: null,
-          wheels: 'quick-release',
-          mudguards: false,
-          rack: false,
-        }}
-        label="A bicycle, drawn"
-      />
-    </Box>
-  );
-}
-
-function BicycleRow({ bicycle, now }: { bicycle: Bicycle; now: Date }) {
-  const { currency } = useSettings();
-  const next = nextThing(bicycle);
-  const timers = runningTimers(bicycle);
-  const worked = workedMinutes(bicycle);
-  return (
-    <Box component="li" sx={{ listStyle: 'none', borderTop: '1px solid', borderColor: 'divider' }}>
-      <Box
-        component={Link}
-        href={`/bike?id=${encodeURIComponent(bicycle.id)}&stage=${next.stage}`}
-        sx={{
-          display: 'grid',
-          gridTemplateColumns: { xs: '108px 1fr', md: '170px minmax(0, 1.1fr) minmax(0, 1fr) 130px' },
-          gap: { xs: 2, md: 3 },
-          alignItems: 'center',
-          py: 2,
-          color: 'inherit',
-          textDecoration: 'none',
-          '&:hover': { bgcolor: 'background.paper' },
-        }}
-      >
-        <BicycleDrawing kind={bicycle.kind} label="" quiet />
-        <Box sx={{ minWidth: 0 }}>
-          <Box sx={{ fontSize: '1.2rem', fontWeight: 640 }}>{bicycle.name}</Box>
-          <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>{bicycle.note}</Box>
-        </Box>
-        <Box sx={{ gridColumn: { xs: '1 / -1', md: 'auto' } }}>
-          <Box sx={{ color: 'primary.main', fontWeight: 640 }}>
-            {STAGE_LABELS[next.stage]} · {next.words}
-          </Box>
-          {timers.map(({ timer, dueAtMs }) => (
-            <Box key={timer.id} sx={{ fontSize: '0.9rem' }}>
-              {dueAtMs > now.getTime()
-                ? `${timer.label}: out by ${clockTime(new Date(dueAtMs))}`
-                : `${timer.label}: time is up since ${clockTime(new Date(dueAtMs))}`}
-            </Box>
-          ))}
-        </Box>
-        <Box
-          sx={{
-            textAlign: { md: 'right' },
-            gridColumn: { xs: '1 / -1', md: 'auto' },
-            fontSize: '0.9rem',
-            color: 'text.secondary',
-          }}
-        >
-          <Box
-            component="span"
-            sx={{
-              color: 'text.primary',
-              fontWeight: 640,
-              fontSize: '1.1rem',
-              mr: { xs: 1, md: 0 },
-              display: { md: 'block' },
-            }}
-          >
-            {bicycle.purchase ? money(spent(bicycle), currency, true) : 'Not bought'}
-          </Box>
-          {bicycle.purchase
-            ? `spent, ${worked ? hours(worked) : 'no time yet'}`
-            : `asked ${money(bicycle.appraisal.asking, currency, true)}`}
-        </Box>
-      </Box>
+      {lines.map((words) => (
+        <li key={words}>{words}</li>
+      ))}
     </Box>
   );
 }
 
 /** The first screen: what can be done now, bicycle by bicycle. */
 export function Floor() {
-  const bicycles = useWorkshopState((state) => state.bicycles);
+  const summaries = useWorkshopState((state) => state.summaries);
   const status = useWorkshopState((state) => state.status);
-  const { name } = useSettings();
+  const workshop = useWorkshop();
+  const { name, currency, letterKeys } = useSettings();
   const demo = useWorkshopName() === 'demo';
   const now = useNow(20_000);
-  const list = Object.values(bicycles).sort((a, b) => (a.updatedAt < b.updatedAt ? 1 : -1));
+  const minute = Math.floor(now.getTime() / 60_000);
+  const [search, setSearch] = useState('');
+  const [order, setOrder] = useState<FloorOrder>('next');
+  const [archived, setArchived] = useState(false);
+  const [shown, setShown] = useState(A_SCREENFUL);
+  const [adding, setAdding] = useState(false);
+  const field = useRef<HTMLInputElement>(null);
+  const asked = useDeferredValue(search);
+  const all = useMemo(() => Object.values(summaries), [summaries]);
+  const away = all.filter((row) => row.archivedAt !== null).length;
+  const rows = useMemo(
+    () => floorRows(all, { search: asked, order, archived, nowMs: minute * 60_000 }),
+    [all, asked, order, archived, minute],
+  );
+  useKeys(['floor'], { search: () => field.current?.focus(), add: () => setAdding(true) }, letterKeys);
+  const archive = useCallback(
+    (id: string, put: boolean) => {
+      void workshop.open(id).then((bicycle) => {
+        if (!bicycle) return;
+        workshop.send(id, { type: 'archive', at: put ? new Date().toISOString() : null });
+        workshop.say(put ? `${bicycle.name} is put away.` : `${bicycle.name} is back on the floor.`);
+      });
+    },
+    [workshop],
+  );
+  const more = rows.length - shown;
+  const tail = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const end = tail.current;
+    if (!end || typeof IntersectionObserver === 'undefined') return;
+    const watch = new IntersectionObserver(([entry]) => entry?.isIntersecting && setShown((was) => was + A_SCREENFUL), {
+      rootMargin: '400px',
+    });
+    watch.observe(end);
+    return () => watch.disconnect();
+  }, [more > 0]); // eslint-disable-line react-hooks/exhaustive-deps -- the end of the list comes and goes with it
+
   return (
     <>
       <TopBar />
-      <Box component="main" sx={{ px: { xs: 2, md: 5 }, py: { xs: 2, md: 4 }, maxWidth: 1240, mx: 'auto' }}>
-        {status === 'ready' && list.length === 0 ? (
+      <Box component="main" sx={{ px: { xs: 2, md: 5 }, py: { xs: 2, md: 4 }, maxWidth: 1280, mx: 'auto' }}>
+        {status === 'ready' && all.length === 0 ? (
           <EmptyFloor />
         ) : (
           <>
@@ -153,25 +113,82 @@ export function Floor() {
               sx={{
                 display: 'flex',
                 justifyContent: 'space-between',
-                alignItems: 'end',
-                gap: 2,
+                alignItems: 'start',
+                gap: 3,
                 flexWrap: 'wrap',
-                mb: 2.5,
+                mb: 2,
               }}
             >
               <Box>
                 <Typography variant="h1">On the floor</Typography>
-                <Typography sx={{ color: 'text.secondary' }}>
-                  {name}, {list.length === 1 ? 'one bicycle' : `${list.length} bicycles`}
+                <Typography sx={{ color: 'text.secondary', mb: 1.5 }}>
+                  {name}, {all.length - away === 1 ? 'one bicycle' : `${all.length - away} bicycles`}
+                  {away > 0 && `, ${away} put away`}
                 </Typography>
+                <Standing rows={all.filter((row) => row.archivedAt === null)} nowMs={now.getTime()} />
               </Box>
-              <AddBicycle label="A bicycle comes in" />
+              <AddBicycle label="A bicycle comes in" open={adding} onOpen={setAdding} />
             </Box>
-            <Box component="ul" sx={{ p: 0, m: 0, borderBottom: '1px solid', borderColor: 'divider' }}>
-              {list.map((bicycle) => (
-                <BicycleRow key={bicycle.id} bicycle={bicycle} now={now} />
+            {(all.length > 3 || away > 0) && (
+              <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mb: 2, alignItems: 'center' }}>
+                <TextField
+                  label="Search"
+                  type="search"
+                  value={search}
+                  inputRef={field}
+                  onChange={(event) => {
+                    setSearch(event.target.value);
+                    setShown(A_SCREENFUL);
+                  }}
+                  sx={{ width: { xs: '100%', sm: 260 } }}
+                />
+                <TextField
+                  select
+                  label="In order of"
+                  value={order}
+                  onChange={(event) => setOrder(event.target.value as FloorOrder)}
+                  sx={{ minWidth: 210 }}
+                >
+                  {FLOOR_ORDERS.map((id) => (
+                    <MenuItem key={id} value={id}>
+                      {ORDER_WORDS[id]}
+                    </MenuItem>
+                  ))}
+                </TextField>
+                {(away > 0 || archived) && (
+                  <Button
+                    variant={archived ? 'contained' : 'outlined'}
+                    aria-pressed={archived}
+                    onClick={() => setArchived(!archived)}
+                  >
+                    {archived ? 'Back to the floor' : `Put away: ${away}`}
+                  </Button>
+                )}
+              </Box>
+            )}
+            <Box
+              component="ul"
+              aria-label={archived ? 'Bicycles put away' : 'Bicycles on the floor'}
+              sx={{ p: 0, m: 0, borderBottom: '1px solid', borderColor: 'divider' }}
+            >
+              {rows.slice(0, shown).map((row) => (
+                <FloorRow key={row.id} row={row} minute={minute} currency={currency} onArchive={archive} />
               ))}
             </Box>
+            {rows.length === 0 && (
+              <Typography sx={{ py: 4 }} role="status">
+                {search
+                  ? `No bicycle here answers to “${search}”.`
+                  : archived
+                    ? 'Nothing is put away.'
+                    : 'Everything is put away.'}
+              </Typography>
+            )}
+            {more > 0 && (
+              <Box ref={tail} sx={{ py: 2 }}>
+                <Button onClick={() => setShown(shown + A_SCREENFUL)}>Show more: {more}</Button>
+              </Box>
+            )}
           </>
         )}
         {demo && (

@@ -108,7 +108,7 @@ export function HandOver({ bicycle, send }: StageProps) {
               onCommit={(minutes) =>
                 send({
                   type: 'putMinutes',
-                  entry: { id: newId(), stage: 'hand-over', minutes, at: new Date().toISOString() },
+                  entry: { id: newId(), stage: 'hand-over', place: null, minutes, at: new Date().toISOString() },
                 })
               }
               refuse={(m) => (m <= 0 || m > 10_080 ? 'more than nothing, a week at most' : null)}

@@ -7,7 +7,7 @@ import type { Bolt } from '@/core/rebuild/bolts';
 import { stateLabel } from '@/core/vocabulary/vocabulary';
 import type { Bicycle } from '@/model/record';
 import { signedBolts, trayFor } from '@/model/selectors';
-import { BicycleDrawing } from '@/ui/BicycleDrawing';
+import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
 import { dayOf } from '@/ui/format';
 
 function Part({ title, children }: { title: string; children: React.ReactNode }) {

@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { BicycleKind } from '@/core/bicycle';
+import { frontBrakeSurface, type BicycleKind } from '@/core/bicycle';
 import { miscount, USUAL_PITCHES } from '@/core/inspect/chainPitch';
 import type { Check, Evidence } from '@/core/inspect/checks';
 import { Choices } from '@/ui/Choices';
@@ -192,7 +192,7 @@ export function EvidenceFields({ check, kind, seen, errors, note }: Props) {
         </Box>
       );
     case 'surface':
-      return kind.brakes === 'disc' ? (
+      return frontBrakeSurface(kind) === 'disc' ? (
         <Box sx={{ display: 'grid', gap: 2 }}>
           <Readings
             label="Disc, on the track"
@@ -229,7 +229,7 @@ export function EvidenceFields({ check, kind, seen, errors, note }: Props) {
     case 'reading':
       return (
         <Readings
-          label={kind.brakes === 'disc' ? 'Pad and backing' : 'Rubber left'}
+          label={frontBrakeSurface(kind) === 'disc' ? 'Pad and backing' : 'Rubber left'}
           unit={check.unit}
           large
           list={seen.readingsMm ?? []}
@@ -247,4 +247,11 @@ export function nothingFound(check: Check): Evidence | null {
   if (check.kind === 'bearing') return { feel: 'smooth', play: 'none' };
   if (check.kind === 'crank') return { left: 'firm', right: 'firm' };
   return null;
+}
+
+/** Evidence with changes laid over it; a change to undefined takes a field away. */
+export function mergedEvidence(seen: Evidence, changes: Evidence): Evidence {
+  return Object.fromEntries(
+    Object.entries({ ...seen, ...changes }).filter(([, value]) => value !== undefined),
+  ) as Evidence;
 }

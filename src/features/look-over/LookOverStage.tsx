@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef } from 'react';
-import { checks, type Check, type Evidence } from '@/core/inspect/checks';
+import { checksFor, type Check, type Evidence } from '@/core/inspect/checks';
 import type { Finding, LookOver } from '@/core/inspect/lookOver';
 import { latestObservations } from '@/model/selectors';
 import { newId } from '@/store/browser';
@@ -11,7 +11,7 @@ import { Section } from '@/ui/Section';
 import { StateMark } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';
 import type { StageProps } from '../workshop/WorkshopProvider';
-import { EvidenceFields, nothingFound } from './EvidenceFields';
+import { EvidenceFields, mergedEvidence, nothingFound } from './EvidenceFields';
 import { RuledList } from '@/ui/RuledList';
 
 interface CheckRowProps extends StageProps {
@@ -28,16 +28,13 @@ function OpenCheck({ bicycle, send, check, finding, onOpen, next }: CheckRowProp
   const seen: Evidence = latest?.evidence ?? {};
   const clean = nothingFound(check);
   const note = (changes: Evidence) => {
-    const merged = Object.fromEntries(
-      Object.entries({ ...seen, ...changes }).filter(([, value]) => value !== undefined),
-    ) as Evidence;
     send({
       type: 'addObservation',
       observation: {
         id: newId(),
         check: check.id,
         at: new Date().toISOString(),
-        evidence: merged,
+        evidence: mergedEvidence(seen, changes),
         note: latest?.note ?? '',
         withdrawn: false,
       },
@@ -146,7 +143,7 @@ function CheckRow(props: CheckRowProps) {
   );
 }
 
-/** The look-over: twelve checks, front to back, one at a time at hand. */
+/** The look-over: its checks, front to back, one at a time at hand. */
 export function LookOverStage({
   bicycle,
   send,
@@ -155,6 +152,7 @@ export function LookOverStage({
   onOpen,
 }: StageProps & { findings: LookOver['findings']; open: string | null; onOpen(check: string | null): void }) {
   const byCheck = new Map(findings.map((finding) => [finding.check, finding]));
+  const checks = checksFor(bicycle.kind);
   const missing = findings.filter((finding) => finding.state === 'not-looked-at').length;
   return (
     <Section title="Front to back" aside={missing ? `${missing} not looked at, which is not fine` : 'all looked at'}>

@@ -13,7 +13,7 @@ import { trayFor } from '@/model/selectors';
 import { Section } from '@/ui/Section';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { BallCounter } from './BallCounter';
-import { StepPhotos } from './StepPhotos';
+import { StepPhotos } from '../photos/StepPhotos';
 import { WhichWay } from './WhichWay';
 import { RuledList } from '@/ui/RuledList';
 

@@ -1,0 +1,491 @@
+'use client';
+import Close from '@mui/icons-material/Close';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import { useRouter, useSearchParams } from 'next/navigation';
+import { useCallback, useEffect, useState } from 'react';
+import { detailOf } from '@/core/drawing/details';
+import { checkById } from '@/core/inspect/checks';
+import type { Bolt } from '@/core/rebuild/bolts';
+import { frontHub } from '@/core/strip/assembly';
+import type { Command } from '@/model/commands';
+import { BENCH_TASKS, type BenchTask, type Bicycle, type Stage } from '@/model/record';
+import { latestObservations, runningTimers, trayFor } from '@/model/selectors';
+import { newId } from '@/store/browser';
+import { DetailDrawing } from '@/ui/drawing/DetailDrawing';
+import { clockTime } from '@/ui/format';
+import { useKeys } from '@/ui/keys/useKeys';
+import { ReadingField } from '@/ui/ReadingField';
+import { StateMark } from '@/ui/StateMark';
+import { UndoButtons } from '../bike/UndoButtons';
+import { useBenchClock } from '../bike/useBenchClock';
+import { useFindings } from '../bike/useFindings';
+import { WayBack } from '../bike/WayBack';
+import { WorkClock } from '../bike/WorkClock';
+import { EvidenceFields, mergedEvidence, nothingFound } from '../look-over/EvidenceFields';
+import { StepPhotos } from '../photos/StepPhotos';
+import { BallCounter } from '../strip/BallCounter';
+import { WhichWay } from '../strip/WhichWay';
+import { useNow } from '../workshop/useNow';
+import { useOpenBicycle } from '../workshop/useOpenBicycle';
+import { useReckon } from '../workshop/useReckon';
+import { useSettings, useWorkshop, type StageProps } from '../workshop/WorkshopProvider';
+import { benchSteps, firstStep, TASK_WORDS, type BenchStep } from './steps';
+import { useAwake } from './useAwake';
+
+const STAGE_OF_TASK: Record<BenchTask, Stage> = {
+  'look-over': 'look-over',
+  strip: 'strip',
+  'put-back': 'overhaul',
+  torque: 'rebuild',
+  prove: 'prove',
+};
+
+/** How far the job is, a mark a step. */
+function Progress({ steps, at, onGo }: { steps: BenchStep[]; at: number; onGo(index: number): void }) {
+  return (
+    <Box component="ol" aria-label="Steps" sx={{ display: 'flex', gap: '3px', p: 0, m: 0, listStyle: 'none' }}>
+      {steps.map((step, i) => (
+        <Box component="li" key={step.id} sx={{ flex: 1 }}>
+          <Box
+            component="button"
+            onClick={() => onGo(i)}
+            aria-label={`Step ${i + 1}: ${step.title}${step.done ? ', done' : ''}`}
+            aria-current={i === at ? 'step' : undefined}
+            sx={{
+              all: 'unset',
+              display: 'block',
+              width: '100%',
+              height: 24,
+              cursor: 'pointer',
+              '&::after': {
+                content: '""',
+                display: 'block',
+                height: i === at ? 12 : 6,
+                mt: i === at ? '6px' : '9px',
+                bgcolor: i === at ? 'primary.main' : step.done ? 'text.primary' : 'divider',
+              },
+              '&:focus-visible': { outline: '3px solid', outlineColor: 'primary.main' },
+            }}
+          />
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** What a step asks for besides going on: a reading, a feel, a signature, a count. */
+function Asks({ bicycle, send, task, step, bolts }: StageProps & { task: BenchTask; step: BenchStep; bolts: Bolt[] }) {
+  const findings = useFindings(bicycle)?.findings ?? [];
+  if (step.count) {
+    const { side, what } = step.count;
+    const tray = trayFor(bicycle, step.place);
+    return (
+      <BallCounter
+        label={`${what}, ${side}`}
+        count={tray.balls[side][what]}
+        large
+        onCount={(count) =>
+          send({ type: 'countBalls', place: step.place, side, changes: { [what]: count, answer: null } })
+        }
+      />
+    );
+  }
+  if (task === 'torque') {
+    const bolt = bolts.find((each) => each.id === step.id);
+    const sign = (how: 'wrench' | 'feel', valueNm: number | null) =>
+      send({ type: 'signBolt', signature: { id: newId(), bolt: step.id, how, valueNm, at: new Date().toISOString() } });
+    return (
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'start', flexWrap: 'wrap' }}>
+        {bolt?.torqueMaxNm !== null && (
+          <ReadingField
+            key={step.id}
+            label="Wrench said"
+            kind="number"
+            unit="N·m"
+            large
+            width={220}
+            value={null}
+            keepEmpty
+            onCommit={(value) => sign('wrench', value)}
+            refuse={(value) => (value <= 0 || value > 300 ? 'no bolt here takes that' : null)}
+            judge={(value) =>
+              bolt?.torqueMinNm == null || bolt.torqueMaxNm === null
+                ? null
+                : value < bolt.torqueMinNm
+                  ? { state: 'replace', words: 'under its band' }
+                  : value > bolt.torqueMaxNm
+                    ? { state: 'unsafe', words: 'over its band' }
+                    : { state: 'fine', words: 'within its band' }
+            }
+          />
+        )}
+        <Button variant="outlined" size="large" onClick={() => sign('feel', null)} sx={{ minHeight: 60 }}>
+          Sign by feel
+        </Button>
+      </Box>
+    );
+  }
+  if (task === 'prove') {
+    const mark = (passed: boolean) =>
+      send({
+        type: 'markProof',
+        mark: { id: newId(), proof: step.id, passed, how: 'by hand', at: new Date().toISOString() },
+      });
+    return (
+      <Box sx={{ display: 'flex', gap: 2 }}>
+        <Button
+          variant="outlined"
+          size="large"
+          sx={{ minHeight: 72, minWidth: 150, fontSize: '1.3rem' }}
+          onClick={() => mark(true)}
+        >
+          Passed
+        </Button>
+        <Button
+          variant="outlined"
+          color="error"
+          size="large"
+          sx={{ minHeight: 72, minWidth: 150, fontSize: '1.3rem' }}
+          onClick={() => mark(false)}
+        >
+          Failed
+        </Button>
+      </Box>
+    );
+  }
+  if (task === 'look-over') {
+    const check = checkById(step.id)!;
+    const finding = findings.find((each) => each.check === step.id);
+    const latest = latestObservations(bicycle).get(step.id);
+    const seen = latest?.evidence ?? {};
+    const clean = nothingFound(check);
+    const note = (changes: Parameters<typeof mergedEvidence>[1]) =>
+      send({
+        type: 'addObservation',
+        observation: {
+          id: newId(),
+          check: step.id,
+          at: new Date().toISOString(),
+          evidence: mergedEvidence(seen, changes),
+          note: latest?.note ?? '',
+          withdrawn: false,
+        },
+      });
+    return (
+      <Box sx={{ display: 'grid', gap: 2 }}>
+        <EvidenceFields check={check} kind={bicycle.kind} seen={seen} errors={finding?.errors ?? []} note={note} />
+        {clean && (
+          <Box>
+            <Button variant="outlined" size="large" sx={{ minHeight: 60 }} onClick={() => note(clean)}>
+              Looked, found nothing
+            </Button>
+          </Box>
+        )}
+        {finding && finding.state !== 'not-looked-at' && (
+          <Box aria-live="polite" sx={{ fontSize: '1.5rem' }}>
+            <StateMark state={finding.state} size={30} />{' '}
+            <Box component="span" sx={{ fontSize: '1.15rem' }}>
+              {finding.reasons[0]}
+            </Box>
+          </Box>
+        )}
+      </Box>
+    );
+  }
+  return null;
+}
+
+function Timers({ bicycle }: { bicycle: Bicycle }) {
+  const now = useNow(1000);
+  const timers = runningTimers(bicycle);
+  if (timers.length === 0) return null;
+  return (
+    <Box sx={{ fontSize: '1.05rem' }}>
+      {timers.map(({ timer, dueAtMs }) => (
+        <Box key={timer.id} sx={{ fontWeight: dueAtMs <= now.getTime() ? 700 : 400 }}>
+          {dueAtMs <= now.getTime()
+            ? `Time is up: ${timer.label}`
+            : `${timer.label}: out by ${clockTime(new Date(dueAtMs))}`}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function OpenBench({ bicycle, task }: { bicycle: Bicycle; task: BenchTask }) {
+  const workshop = useWorkshop();
+  const router = useRouter();
+  const { letterKeys } = useSettings();
+  const send = useCallback((command: Command) => workshop.send(bicycle.id, command), [workshop, bicycle.id]);
+  const findings = useFindings(bicycle)?.findings ?? [];
+  const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', { kind: bicycle.kind });
+  const bolts = output?.bolts ?? [];
+  const steps = benchSteps(task, bicycle, { assembly: frontHub, bolts, findings });
+  const left = bicycle.bench?.task === task ? bicycle.bench.step : null;
+  const [at, setAt] = useState<string | null>(left);
+  const index = firstStep(steps, at);
+  const step = steps[index];
+  const stage = STAGE_OF_TASK[task];
+  const clock = useBenchClock(bicycle, send, stage, step?.place ?? null);
+  const awake = useAwake();
+  const finished = steps.length > 0 && steps.every((each) => each.done);
+  const last = index === steps.length - 1;
+
+  // Where the bench stands is kept, so that it opens there again after a crash and on another day.
+  const stepId = step?.id ?? null;
+  useEffect(() => {
+    if (!stepId || !step) return;
+    if (left !== stepId) send({ type: 'benchAt', bench: { place: step.place, task, step: stepId } });
+  }, [stepId]); // eslint-disable-line react-hooks/exhaustive-deps -- once a step, not once a change of the record
+
+  const go = (to: number) => setAt(steps[Math.min(Math.max(to, 0), steps.length - 1)]?.id ?? null);
+  const leave = (put: boolean) => {
+    if (put) send({ type: 'benchAt', bench: null });
+    router.push(`/bike?id=${encodeURIComponent(bicycle.id)}&stage=${stage}`);
+  };
+  const forward = () => {
+    if (!step) return;
+    if (step.waitsFor && !step.done) {
+      workshop.say(step.waitsFor);
+      return;
+    }
+    if (step.finish && !step.done) send(step.finish);
+    if (last) leave(steps.every((each) => each.done || each.id === step.id));
+    else go(index + 1);
+  };
+  const count = (by: number) => {
+    if (!step?.count) return;
+    const { side, what } = step.count;
+    const was = trayFor(bicycle, step.place).balls[side][what] ?? 0;
+    send({
+      type: 'countBalls',
+      place: step.place,
+      side,
+      changes: { [what]: Math.min(200, Math.max(0, was + by)), answer: null },
+    });
+  };
+  useKeys(
+    ['bench'],
+    {
+      'step-done': forward,
+      'step-back': () => go(index - 1),
+      'leave-bench': () => leave(false),
+      'ball-more': () => count(1),
+      'ball-less': () => count(-1),
+      'bench-photo': () => document.getElementById('bench-photo')?.click(),
+    },
+    letterKeys,
+    true,
+  );
+  const detail = step ? detailOf(step.place, bicycle.kind) : null;
+  const tray = step ? trayFor(bicycle, step.place) : null;
+  const off = tray ? tray.order.filter((part) => !tray.backIn.includes(part)) : [];
+  return (
+    <Box sx={{ minHeight: '100dvh', display: 'flex', flexDirection: 'column', bgcolor: 'sheet.paper' }}>
+      <Box component="header" sx={{ display: 'flex', alignItems: 'center', gap: 2, px: { xs: 1.5, md: 3 }, pt: 1 }}>
+        <IconButton aria-label="Leave the bench" onClick={() => leave(false)}>
+          <Close />
+        </IconButton>
+        <Box
+          sx={{
+            flex: 1,
+            minWidth: 0,
+            fontWeight: 620,
+            overflow: 'hidden',
+            textOverflow: 'ellipsis',
+            whiteSpace: 'nowrap',
+          }}
+        >
+          <Box component="h1" sx={{ all: 'unset', fontWeight: 640 }}>
+            {TASK_WORDS[task]}
+          </Box>
+          <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
+            {' '}
+            · {bicycle.name}
+          </Box>
+        </Box>
+        <UndoButtons bicycleId={bicycle.id} />
+        <WorkClock bicycle={bicycle} send={send} stage={stage} clock={clock} />
+      </Box>
+      <Box sx={{ px: { xs: 1.5, md: 3 } }}>
+        <Progress steps={steps} at={index} onGo={go} />
+      </Box>
+      {step ? (
+        <Box
+          component="main"
+          key={step.id}
+          sx={{
+            flex: 1,
+            display: 'grid',
+            gridTemplateColumns: {
+              xs: 'minmax(0, 1fr)',
+              md: detail && step.parts.length ? 'minmax(0, 1.25fr) minmax(0, 1fr)' : 'minmax(0, 1fr)',
+            },
+            gap: { xs: 2, md: 5 },
+            px: { xs: 2, md: 6 },
+            py: { xs: 1.5, md: 3 },
+            alignContent: 'start',
+          }}
+        >
+          <Box>
+            <Box sx={{ color: 'text.secondary', fontSize: '1.1rem' }}>
+              Step {index + 1} of {steps.length}
+              {step.done && ', done'}
+            </Box>
+            <Box
+              component="h2"
+              aria-live="polite"
+              sx={{
+                m: 0,
+                fontSize: { xs: '1.9rem', md: '3rem' },
+                lineHeight: 1.08,
+                fontWeight: 680,
+                letterSpacing: '-0.015em',
+                textWrap: 'balance',
+                overflowWrap: 'anywhere',
+              }}
+            >
+              {step.title}
+            </Box>
+            {step.large && (
+              <Box
+                sx={{
+                  fontSize: { xs: '2.6rem', md: '4.4rem' },
+                  fontWeight: 700,
+                  lineHeight: 1.1,
+                  letterSpacing: '-0.025em',
+                  mt: 1,
+                  color: 'primary.main',
+                }}
+              >
+                {step.large}
+              </Box>
+            )}
+            {step.aside && (
+              <Box sx={{ fontSize: { xs: '1.1rem', md: '1.4rem' }, mt: 1, maxWidth: '46ch' }}>{step.aside}</Box>
+            )}
+            {step.turn && (
+              <Box sx={{ mt: 1.5 }}>
+                <WhichWay question={step.turn} large />
+              </Box>
+            )}
+            {step.tool && (
+              <Box sx={{ fontSize: { xs: '1.1rem', md: '1.35rem' }, mt: 1 }}>
+                <Box component="span" sx={{ color: 'text.secondary' }}>
+                  Tool:{' '}
+                </Box>
+                {step.tool}
+              </Box>
+            )}
+            {step.forget && (
+              <Box
+                sx={{
+                  fontSize: { xs: '1.15rem', md: '1.5rem' },
+                  fontWeight: 620,
+                  mt: 2,
+                  borderLeft: '5px solid',
+                  borderColor: 'text.primary',
+                  pl: 2,
+                  maxWidth: '40ch',
+                }}
+              >
+                {step.forget}
+              </Box>
+            )}
+            <Box sx={{ mt: 2.5 }}>
+              <Asks bicycle={bicycle} send={send} task={task} step={step} bolts={bolts} />
+            </Box>
+          </Box>
+          <Box>
+            {detail && step.parts.length > 0 && <DetailDrawing detail={detail} hand={step.parts} off={off} />}
+            <StepPhotos
+              bicycle={bicycle}
+              send={send}
+              place={step.place}
+              step={photoStep(task, step)}
+              title={step.title}
+              height={150}
+              inputId="bench-photo"
+            />
+          </Box>
+        </Box>
+      ) : (
+        <Box
+          component="main"
+          sx={{ flex: 1, display: 'grid', placeItems: 'center', p: 4, fontSize: '1.6rem', textAlign: 'center' }}
+        >
+          {task === 'put-back' ? 'The tray is empty: nothing is off this hub.' : 'Getting the steps…'}
+        </Box>
+      )}
+      <Box sx={{ px: { xs: 2, md: 6 }, pb: 1 }}>
+        <Timers bicycle={bicycle} />
+        {finished && <Box sx={{ fontWeight: 640 }}>Every step is done.</Box>}
+        {step?.waitsFor && !step.done && <Box role="status">{step.waitsFor}</Box>}
+      </Box>
+      <Box component="footer" sx={{ display: 'grid', gridTemplateColumns: '1fr 3fr', position: 'sticky', bottom: 0 }}>
+        <Button
+          onClick={() => go(index - 1)}
+          disabled={index === 0}
+          variant="outlined"
+          color="inherit"
+          sx={{
+            minHeight: { xs: 76, md: 92 },
+            borderRadius: 0,
+            fontSize: '1.2rem',
+            bgcolor: 'sheet.paper',
+            '&:hover': { bgcolor: 'sheet.soft' },
+          }}
+        >
+          Back
+        </Button>
+        <Button
+          onClick={forward}
+          disabled={!step}
+          variant="contained"
+          aria-keyshortcuts="Space"
+          sx={{ minHeight: { xs: 76, md: 92 }, borderRadius: 0, fontSize: { xs: '1.4rem', md: '1.7rem' } }}
+        >
+          {forwardWords(step, last)}
+        </Button>
+      </Box>
+      <Box className="visually-hidden" role="status">
+        {awake === 'awake' ? 'The screen stays awake.' : ''}
+      </Box>
+    </Box>
+  );
+}
+
+/** Photographs of a part's way off are shown on its way back. */
+function photoStep(task: BenchTask, step: BenchStep): string {
+  if (task !== 'put-back') return step.id;
+  return frontHub.steps.find((each) => each.takes.includes(step.id))?.id ?? step.id;
+}
+
+function forwardWords(step: BenchStep | undefined, last: boolean): string {
+  if (!step) return '…';
+  if (last) return step.done || !step.finish ? 'Back to the sheet' : 'Done, that is all';
+  return step.finish && !step.done ? 'Done, next step' : 'Next';
+}
+
+/** The bench: one job, one step at a time, full screen. */
+export function BenchPage() {
+  const params = useSearchParams();
+  const { bicycle, missing } = useOpenBicycle(params.get('id') ?? '');
+  if (missing)
+    return (
+      <WayBack
+        title="There is no such bicycle here"
+        detail="It may have been kept in another browser, or in the other workshop."
+      />
+    );
+  if (!bicycle)
+    return (
+      <p role="status" style={{ padding: '20vh 24px', textAlign: 'center' }}>
+        Opening the bench…
+      </p>
+    );
+  const task = BENCH_TASKS.find((each) => each === params.get('task')) ?? bicycle.bench?.task ?? 'look-over';
+  return <OpenBench key={`${bicycle.id} ${task}`} bicycle={bicycle} task={task} />;
+}

@@ -1,0 +1,206 @@
+import { checksFor } from '@/core/inspect/checks';
+import type { Finding } from '@/core/inspect/lookOver';
+import { proofs } from '@/core/prove/proofs';
+import type { Bolt } from '@/core/rebuild/bolts';
+import type { Assembly } from '@/core/strip/assembly';
+import type { TurnInput } from '@/core/strip/turn';
+import type { Command } from '@/model/commands';
+import type { BenchTask, Bicycle } from '@/model/record';
+import { latestObservations, signedBolts, trayFor } from '@/model/selectors';
+
+/** One step as the bench shows it, whatever the job. */
+export interface BenchStep {
+  id: string;
+  place: string;
+  title: string;
+  /** The figure or word that is to be read from two metres. */
+  large: string | null;
+  aside: string | null;
+  tool: string | null;
+  forget: string | null;
+  turn: TurnInput | null;
+  photo: boolean;
+  /** The side whose balls are counted at this step, and which of the three numbers. */
+  count: { side: 'left' | 'right'; what: 'out' | 'in' } | null;
+  /** Parts at hand, for the detail drawing. */
+  parts: string[];
+  done: boolean;
+  /** What has to be there before the step can be called done, in words. */
+  waitsFor: string | null;
+  /** What is recorded when the step is done with one tap; null where going on records nothing. */
+  finish: Command | null;
+  undo: Command | null;
+}
+
+export const TASK_WORDS: Record<BenchTask, string> = {
+  'look-over': 'Look over',
+  strip: 'Strip the front hub',
+  'put-back': 'Put the front hub back',
+  torque: 'Torque round',
+  prove: 'Prove',
+};
+
+const NOTHING = {
+  large: null,
+  aside: null,
+  tool: null,
+  forget: null,
+  turn: null,
+  photo: false,
+  count: null,
+  parts: [],
+  waitsFor: null,
+  finish: null,
+  undo: null,
+} satisfies Partial<BenchStep>;
+
+function turnOf(step: Assembly['steps'][number], bicycle: Bicycle, action: 'loosen' | 'tighten'): TurnInput | null {
+  if (!step.turn || (step.turn.nuttedOnly && bicycle.kind.wheels !== 'nutted')) return null;
+  return { fastener: step.turn.fastener as TurnInput['fastener'], side: step.turn.side, action };
+}
+
+function stripSteps(bicycle: Bicycle, assembly: Assembly): BenchStep[] {
+  const tray = trayFor(bicycle, assembly.place);
+  const mark = (step: Assembly['steps'][number], done: boolean): Command => ({
+    type: 'markStep',
+    place: assembly.place,
+    step: step.id,
+    done,
+    takes: step.takes,
+  });
+  return assembly.steps.map((step) => ({
+    ...NOTHING,
+    id: step.id,
+    place: assembly.place,
+    title: step.title,
+    tool: step.tool,
+    forget: step.forget,
+    turn: turnOf(step, bicycle, 'loosen'),
+    photo: step.photo,
+    count: step.count ? { side: step.count, what: 'out' as const } : null,
+    parts: step.takes,
+    done: tray.doneSteps.includes(step.id),
+    waitsFor: step.count && tray.balls[step.count].out === null ? 'Count them out first.' : null,
+    finish: mark(step, true),
+    undo: mark(step, false),
+  }));
+}
+
+/** The tray read from its other end: what came off last goes back first. */
+function putBackSteps(bicycle: Bicycle, assembly: Assembly): BenchStep[] {
+  const tray = trayFor(bicycle, assembly.place);
+  return [...tray.order].reverse().map((id) => {
+    const part = assembly.parts.find((each) => each.id === id);
+    const step = assembly.steps.find((each) => each.takes.includes(id));
+    const side = id === 'balls.left' ? ('left' as const) : id === 'balls.right' ? ('right' as const) : null;
+    const due = side ? (tray.balls[side].holds ?? tray.balls[side].out) : null;
+    return {
+      ...NOTHING,
+      id,
+      place: assembly.place,
+      title: `Put back: ${part?.label.toLowerCase() ?? id}${part?.side ? `, ${part.side}` : ''}`,
+      large: due !== null ? `${due} balls` : null,
+      aside: part?.facing ? `Facing: ${part.facing}` : null,
+      tool: step?.tool ?? null,
+      forget: side ? 'Grease first, then balls; never force the last one.' : null,
+      turn: step ? turnOf(step, bicycle, 'tighten') : null,
+      count: side ? { side, what: 'in' as const } : null,
+      parts: [id],
+      done: tray.backIn.includes(id),
+      waitsFor: side && tray.balls[side].in === null ? 'Count them in first.' : null,
+      finish: { type: 'putBack', place: assembly.place, part: id, back: true },
+      undo: { type: 'putBack', place: assembly.place, part: id, back: false },
+    };
+  });
+}
+
+function torqueSteps(bicycle: Bicycle, bolts: Bolt[]): BenchStep[] {
+  const signed = new Map(signedBolts(bicycle, bolts).map((entry) => [entry.bolt, entry]));
+  return bolts.map((bolt) => {
+    const entry = signed.get(bolt.id);
+    const band =
+      bolt.torqueMinNm === null
+        ? null
+        : bolt.torqueMinNm === bolt.torqueMaxNm
+          ? `${bolt.torqueMinNm} N·m`
+          : `${bolt.torqueMinNm} to ${bolt.torqueMaxNm} N·m`;
+    return {
+      ...NOTHING,
+      id: bolt.id,
+      place: bolt.place,
+      title: bolt.label,
+      large: band ?? bolt.feel ?? 'By feel',
+      aside: [
+        bolt.preparation,
+        bolt.size,
+        entry && `signed: ${entry.row.valueNm === null ? 'by feel' : `${entry.row.valueNm} N·m`}, ${entry.judgement}`,
+      ]
+        .filter(Boolean)
+        .join(' · '),
+      tool: bolt.tool,
+      forget: bolt.notes,
+      turn: bolt.fastener ? { fastener: bolt.fastener, side: bolt.side, action: 'tighten' as const } : null,
+      done: entry !== undefined && entry.judgement !== 'under' && entry.judgement !== 'over',
+    };
+  });
+}
+
+function proveSteps(bicycle: Bicycle): BenchStep[] {
+  const marks = new Map(bicycle.proofs.map((row) => [row.proof, row]));
+  return proofs.map((proof) => ({
+    ...NOTHING,
+    id: proof.id,
+    place: 'frame',
+    title: proof.label,
+    aside: proof.how,
+    large: marks.has(proof.id) ? (marks.get(proof.id)!.passed ? 'Passed' : 'Failed') : null,
+    forget: proof.safetyCritical ? 'The bicycle is not ready without it.' : null,
+    done: marks.get(proof.id)?.passed === true,
+  }));
+}
+
+function lookOverSteps(bicycle: Bicycle, findings: Finding[]): BenchStep[] {
+  const seen = latestObservations(bicycle);
+  return checksFor(bicycle.kind).map((check) => {
+    const finding = findings.find((each) => each.check === check.id);
+    return {
+      ...NOTHING,
+      id: check.id,
+      place: check.place,
+      title: check.label,
+      aside: check.how,
+      done: seen.has(check.id) && finding?.state !== 'not-looked-at',
+    };
+  });
+}
+
+/**
+ * The steps of a task, in the order of the work. What a step records when it is done by one tap stands in `finish`; where a
+ * reading or a signature is asked for, going on records nothing.
+ */
+export function benchSteps(
+  task: BenchTask,
+  bicycle: Bicycle,
+  { assembly, bolts, findings }: { assembly: Assembly; bolts: Bolt[]; findings: Finding[] },
+): BenchStep[] {
+  switch (task) {
+    case 'strip':
+      return stripSteps(bicycle, assembly);
+    case 'put-back':
+      return putBackSteps(bicycle, assembly);
+    case 'torque':
+      return torqueSteps(bicycle, bolts);
+    case 'prove':
+      return proveSteps(bicycle);
+    case 'look-over':
+      return lookOverSteps(bicycle, findings);
+  }
+}
+
+/** Where a task opens: at the step it was left at, else at the first that is not done. */
+export function firstStep(steps: BenchStep[], left: string | null): number {
+  const kept = left === null ? -1 : steps.findIndex((step) => step.id === left);
+  if (kept >= 0) return kept;
+  const open = steps.findIndex((step) => !step.done);
+  return open >= 0 ? open : Math.max(0, steps.length - 1);
+}

@@ -1,0 +1,63 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { placeLabel } from '@/core/vocabulary/vocabulary';
+import type { Conflict } from '@/model/record';
+import { money } from '@/ui/format';
+import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
+
+/** A value of a conflict in words; a row shows what a person would know it by. */
+function valueWords(leaf: string, value: unknown, currency: string): string {
+  if (value === null || value === undefined) return 'nothing';
+  if (typeof value === 'number')
+    return /asking|otherCosts|price|fee/.test(leaf) ? money(value, currency) : String(value);
+  if (typeof value !== 'object') return String(value);
+  const row = value as Record<string, unknown>;
+  const words = ['label', 'title', 'text', 'outcome', 'feel', 'minutes', 'valueNm', 'paid', 'likely', 'out']
+    .filter((key) => typeof row[key] === 'string' || typeof row[key] === 'number')
+    .map((key) => `${key} ${String(row[key])}`);
+  return words.length ? words.join(', ') : JSON.stringify(value).slice(0, 80);
+}
+
+function leafWords({ leaf }: Conflict): string {
+  const [head, second, ...rest] = leaf.split('/');
+  if (head === 'trays') return `${placeLabel(second!)}, ${rest.join(' ')}`;
+  if (head === 'kind') return `what it is, ${second}`;
+  if (head === 'appraisal') return second === 'asking' ? 'asked for it' : (second ?? leaf);
+  return { name: 'its name', note: 'its note', brief: 'the brief', purchase: 'what was paid' }[head!] ?? head ?? leaf;
+}
+
+/** Values that were entered in two places without knowing of each other: both are kept until one is chosen. */
+export function Conflicts({ bicycle, send }: StageProps) {
+  const { currency } = useSettings();
+  if (bicycle.conflicts.length === 0) return null;
+  return (
+    <Box
+      role="region"
+      aria-label="Entered twice"
+      sx={{ border: '1.5px solid', borderColor: 'state.watch', p: 2, mb: 3 }}
+    >
+      {bicycle.conflicts.map((row) => (
+        <Box key={row.id} sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center', py: 0.5 }}>
+          <Box sx={{ flex: 1, minWidth: 220 }}>
+            Entered twice, <b>{leafWords(row)}</b>: it stands as {valueWords(row.leaf, row.kept, currency)}.
+          </Box>
+          <Button
+            size="small"
+            variant="contained"
+            onClick={() => send({ type: 'settleConflict', conflict: row.id, take: 'kept' })}
+          >
+            Leave it so
+          </Button>
+          <Button
+            size="small"
+            variant="outlined"
+            onClick={() => send({ type: 'settleConflict', conflict: row.id, take: 'other' })}
+          >
+            Take {valueWords(row.leaf, row.other, currency)}
+          </Button>
+        </Box>
+      ))}
+    </Box>
+  );
+}

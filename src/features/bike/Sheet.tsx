@@ -1,0 +1,156 @@
+'use client';
+import Search from '@mui/icons-material/Search';
+import ZoomIn from '@mui/icons-material/ZoomIn';
+import ZoomOut from '@mui/icons-material/ZoomOut';
+import SaveAlt from '@mui/icons-material/SaveAlt';
+import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useMemo, useState, type ReactNode } from 'react';
+import { bicycleGeometry } from '@/core/drawing/bicycle';
+import type { PlacedSign } from '@/core/drawing/svg';
+import type { LookOver } from '@/core/inspect/lookOver';
+import { placeLabel } from '@/core/vocabulary/vocabulary';
+import { Disclosure } from '@/ui/Disclosure';
+import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
+import { DrawingLegend } from '@/ui/drawing/DrawingLegend';
+import { useKeys } from '@/ui/keys/useKeys';
+import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
+import { KindFields } from './KindFields';
+import { saveDrawing } from './saveDrawing';
+import { TitleBlock } from './TitleBlock';
+
+function FindPlace({ places, onFind, onClose }: { places: string[]; onFind(place: string): void; onClose(): void }) {
+  return (
+    <Autocomplete
+      openOnFocus
+      autoHighlight
+      blurOnSelect
+      options={places}
+      getOptionLabel={placeLabel}
+      onChange={(_event, place) => place && onFind(place)}
+      onBlur={onClose}
+      sx={{ width: 240 }}
+      renderInput={(input) => (
+        <TextField
+          {...input}
+          autoFocus
+          label="Find a place"
+          onKeyDown={(event) => {
+            if (event.key === 'Escape') onClose();
+          }}
+        />
+      )}
+    />
+  );
+}
+
+/** The sheet: the bicycle drawn, what its signs mean, and the title block. It stays while the card beside it scrolls. */
+export function Sheet({
+  bicycle,
+  send,
+  signs,
+  lookOver,
+  current,
+  clock,
+  onOpen,
+}: StageProps & {
+  signs: PlacedSign[];
+  lookOver: LookOver | null;
+  current: string | null;
+  clock: ReactNode;
+  onOpen(place: string): void;
+}) {
+  const { letterKeys } = useSettings();
+  const [finding, setFinding] = useState(false);
+  const [closer, setCloser] = useState(false);
+  const [found, setFound] = useState<string | null>(null);
+  const places = useMemo(() => Object.keys(bicycleGeometry(bicycle.kind).spots), [bicycle.kind]);
+  useKeys(['bicycle'], { 'find-place': () => setFinding(true), closer: () => setCloser((was) => !was) }, letterKeys);
+  return (
+    <Box
+      component="aside"
+      aria-label="The bicycle"
+      sx={{
+        bgcolor: 'sheet.paper',
+        borderRight: { md: '1px solid' },
+        borderBottom: { xs: '1px solid', md: 0 },
+        borderColor: { xs: 'divider', md: 'divider' },
+        position: { md: 'sticky' },
+        top: { md: 0 },
+        height: { md: '100vh' },
+        maxHeight: { md: 'calc(100vh)' },
+        display: 'flex',
+        flexDirection: 'column',
+        px: { xs: 1.5, md: 3 },
+        py: { xs: 1, md: 2 },
+        overflow: { md: 'auto' },
+        '@media print': { position: 'static', height: 'auto', border: 0, maxHeight: 'none' },
+      }}
+    >
+      <Box
+        className="no-print"
+        sx={{ display: 'flex', gap: 0.5, alignItems: 'center', minHeight: 44, justifyContent: 'flex-end' }}
+      >
+        {finding ? (
+          <FindPlace
+            places={places}
+            onClose={() => setFinding(false)}
+            onFind={(place) => {
+              setFinding(false);
+              setFound(place);
+              onOpen(place);
+            }}
+          />
+        ) : (
+          <Button size="small" color="inherit" startIcon={<Search />} onClick={() => setFinding(true)}>
+            Find a place
+          </Button>
+        )}
+        <Button
+          size="small"
+          color="inherit"
+          startIcon={closer ? <ZoomOut /> : <ZoomIn />}
+          aria-pressed={closer}
+          onClick={() => setCloser(!closer)}
+        >
+          {closer ? 'Whole' : 'Closer'}
+        </Button>
+        <Button
+          size="small"
+          color="inherit"
+          aria-label="Save the drawing as SVG"
+          title="Save the drawing as SVG"
+          onClick={() => saveDrawing(bicycle, signs)}
+          sx={{ minWidth: 44 }}
+        >
+          <SaveAlt fontSize="small" />
+        </Button>
+      </Box>
+      <Box sx={{ flex: { md: 1 }, minHeight: 0, display: 'flex', alignItems: 'center' }}>
+        <BicycleDrawing
+          kind={bicycle.kind}
+          label={`${bicycle.name}, drawn from the drive side`}
+          signs={signs}
+          current={current ?? found}
+          closer={closer}
+          focusPlace={found}
+          onOpen={onOpen}
+        />
+      </Box>
+      <Box sx={{ py: 1.5, display: { xs: 'none', md: 'block' } }}>
+        <DrawingLegend signs={signs} label="What the signs on the drawing mean" />
+        <Box sx={{ mt: 1, color: 'text.secondary', fontSize: '0.9rem' }}>{bicycle.note}</Box>
+        <Disclosure summary={<>What it is</>}>
+          <Box sx={{ pt: 1 }}>
+            <KindFields kind={bicycle.kind} onChange={(changes) => send({ type: 'describeKind', changes })} />
+          </Box>
+        </Disclosure>
+      </Box>
+      <Box sx={{ display: { xs: 'none', md: 'block' } }}>
+        <TitleBlock bicycle={bicycle} lookOver={lookOver} clock={clock} />
+      </Box>
+    </Box>
+  );
+}

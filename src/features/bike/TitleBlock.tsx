@@ -1,0 +1,84 @@
+'use client';
+import Box from '@mui/material/Box';
+import type { ReactNode } from 'react';
+import type { LookOver } from '@/core/inspect/lookOver';
+import type { Bicycle } from '@/model/record';
+import { spent } from '@/model/selectors';
+import { money } from '@/ui/format';
+import { stateColour } from '@/ui/StateMark';
+import { useSettings } from '../workshop/WorkshopProvider';
+import { useCeiling } from './useCeiling';
+
+function Cell({ label, value, tone }: { label: string; value: ReactNode; tone?: string }) {
+  return (
+    <Box
+      sx={{
+        px: 1.5,
+        py: 0.75,
+        minWidth: 0,
+        borderRight: '1px solid',
+        borderColor: 'text.primary',
+        '&:last-of-type': { borderRight: 0 },
+      }}
+    >
+      <Box
+        sx={{
+          fontSize: '0.76rem',
+          color: 'text.secondary',
+          whiteSpace: 'nowrap',
+          overflow: 'hidden',
+          textOverflow: 'ellipsis',
+        }}
+      >
+        {label}
+      </Box>
+      <Box sx={{ fontWeight: 660, fontSize: '1.05rem', whiteSpace: 'nowrap', color: tone }}>{value}</Box>
+    </Box>
+  );
+}
+
+/** The title block of the sheet: money against the ceiling, what has not been looked at, the clock. */
+export function TitleBlock({
+  bicycle,
+  lookOver,
+  clock,
+}: {
+  bicycle: Bicycle;
+  lookOver: LookOver | null;
+  clock: ReactNode;
+}) {
+  const { currency } = useSettings();
+  const ceiling = useCeiling(bicycle);
+  const paid = spent(bicycle);
+  const bought = bicycle.purchase !== null;
+  const shown = bought ? paid : bicycle.appraisal.asking;
+  const over = ceiling !== null && (bicycle.purchase?.paid ?? bicycle.appraisal.asking) > ceiling;
+  const missing = lookOver?.notLookedAt ?? null;
+  return (
+    <Box
+      role="group"
+      aria-label="Title block"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: 'minmax(0, 1.5fr) minmax(0, 1fr) minmax(0, 1.3fr)',
+        border: '1.5px solid',
+        borderColor: 'text.primary',
+        bgcolor: 'sheet.paper',
+      }}
+    >
+      <Cell
+        label={
+          ceiling === null
+            ? bought
+              ? 'Spent'
+              : 'Asked'
+            : `${bought ? 'Spent' : 'Asked'}; most to pay ${money(ceiling, currency, true)}`
+        }
+        value={money(shown, currency, true)}
+        tone={over ? stateColour('replace') : undefined}
+      />
+      <Cell label="Not looked at" value={missing === null ? '…' : missing === 0 ? 'none' : missing} />
+      <Cell label="Time put down" value={clock} />
+    </Box>
+  );
+}

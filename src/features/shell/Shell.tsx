@@ -1,0 +1,48 @@
+'use client';
+import Snackbar from '@mui/material/Snackbar';
+import dynamic from 'next/dynamic';
+import { Suspense, useCallback, useState, type ReactNode } from 'react';
+import { useKeys } from '@/ui/keys/useKeys';
+import { useSettings, useWorkshop, useWorkshopState } from '../workshop/WorkshopProvider';
+import { HeldReading } from './HeldReading';
+import { Reminders } from './Reminders';
+
+const Palette = dynamic(() => import('./Palette').then((module) => module.Palette), { ssr: false });
+const Shortcuts = dynamic(() => import('./Shortcuts').then((module) => module.Shortcuts), { ssr: false });
+const CaliperPanel = dynamic(() => import('./CaliperPanel').then((module) => module.CaliperPanel), { ssr: false });
+
+const REMARK_MS = 6000;
+
+/** What lies round every page: keys that are heard everywhere, held readings, remarks. */
+export function Shell({ children }: { children: ReactNode }) {
+  const workshop = useWorkshop();
+  const { letterKeys } = useSettings();
+  const remark = useWorkshopState((state) => state.remark);
+  const [open, setOpen] = useState<'palette' | 'shortcuts' | null>(null);
+  const [caliper, setCaliper] = useState(false);
+  const close = useCallback(() => setOpen(null), []);
+  const shortcuts = useCallback(() => setOpen('shortcuts'), []);
+  useKeys(['everywhere'], { palette: () => setOpen('palette'), shortcuts }, letterKeys);
+  return (
+    <>
+      <Reminders />
+      {children}
+      <HeldReading />
+      <Suspense>
+        {open === 'palette' && (
+          <Palette onClose={close} onShortcuts={() => setTimeout(shortcuts)} onCaliper={() => setCaliper(true)} />
+        )}
+      </Suspense>
+      {open === 'shortcuts' && <Shortcuts onClose={close} />}
+      {caliper && <CaliperPanel onClose={() => setCaliper(false)} />}
+      <Snackbar
+        open={remark !== null}
+        autoHideDuration={REMARK_MS}
+        onClose={(_event, reason) => reason !== 'clickaway' && workshop.say(null)}
+        message={remark}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+        sx={{ bottom: { xs: 76, md: 24 } }}
+      />
+    </>
+  );
+}

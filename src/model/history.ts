@@ -1,0 +1,101 @@
+import { z } from 'zod';
+import { isQuiet, type Command, type Envelope } from './commands';
+import { newTray } from './fresh';
+import { changedLeaves, isAppendOnly, leafValue, same, type LeafChange } from './leaves';
+import type { Bicycle } from './record';
+import { wordsFor } from './words';
+
+/** One change as it can be taken back: what it is called, and each leaf before and after. */
+export const historyRow = z.strictObject({
+  id: z.string(),
+  at: z.string(),
+  kind: z.enum(['do', 'undo', 'redo']),
+  /** The change that an undo or a redo is of; itself for a change. */
+  of: z.string(),
+  words: z.string(),
+  changes: z.array(z.strictObject({ leaf: z.string(), before: z.unknown().optional(), after: z.unknown().optional() })),
+});
+export type HistoryRow = z.output<typeof historyRow>;
+
+/** How many changes of a bicycle can be taken back. */
+export const MOST_HISTORY = 100;
+
+/** A tray appears with its first entry; only the entry is what somebody did. */
+function withoutEmptyTrays(changes: LeafChange[], before: Bicycle): LeafChange[] {
+  return changes.flatMap((change) => {
+    const [head, place] = change.leaf.split('/');
+    if (head !== 'trays' || change.before !== undefined) return [change];
+    const empty = { ...before, trays: [newTray(place!, before.kind.wheels)] };
+    const usual = leafValue(empty, change.leaf);
+    if (usual === undefined) return [change];
+    return same(usual, change.after) ? [] : [{ ...change, before: usual }];
+  });
+}
+
+/** The history row of a change, or null for one that nobody takes back. */
+export function historyOf(before: Bicycle, after: Bicycle, sent: Envelope): HistoryRow | null {
+  const { command } = sent;
+  if (isQuiet(command)) return null;
+  const changes = withoutEmptyTrays(changedLeaves(before, after), before).filter(({ leaf }) => leaf !== 'bench');
+  if (changes.length === 0) return null;
+  if (command.type === 'amend')
+    return { id: sent.id, at: sent.at, kind: command.direction, of: command.of, words: command.words, changes };
+  return { id: sent.id, at: sent.at, kind: 'do', of: sent.id, words: wordsFor(command, before), changes };
+}
+
+/** A history with a row added; a row of the same change is replaced, so that a replay adds nothing. */
+export function withRow(rows: HistoryRow[], row: HistoryRow): HistoryRow[] {
+  const known = rows.some((old) => old.id === row.id);
+  return (known ? rows.map((old) => (old.id === row.id ? row : old)) : [...rows, row]).slice(-MOST_HISTORY);
+}
+
+/** What can be taken back and what can be done again, the next one last. */
+export function stacks(rows: HistoryRow[]): { undo: HistoryRow[]; redo: HistoryRow[] } {
+  let undo: HistoryRow[] = [];
+  let redo: HistoryRow[] = [];
+  for (const row of rows) {
+    if (row.kind === 'do') {
+      undo.push(row);
+      redo = [];
+      continue;
+    }
+    const from = row.kind === 'undo' ? undo : redo;
+    const moved = from.find((old) => old.id === row.of);
+    if (!moved) continue;
+    const rest = from.filter((old) => old !== moved);
+    if (row.kind === 'undo') {
+      undo = rest;
+      redo.push(moved);
+    } else {
+      redo = rest;
+      undo.push(moved);
+    }
+  }
+  return { undo, redo };
+}
+
+function withdrawn({ leaf, before, after }: LeafChange, direction: 'undo' | 'redo') {
+  // An observation is never taken out of the record: undoing its entry withdraws it.
+  if (isAppendOnly(leaf) && before === undefined) {
+    const row = after as { withdrawn: boolean };
+    return direction === 'undo'
+      ? { leaf, expect: row, value: { ...row, withdrawn: true } }
+      : { leaf, expect: { ...row, withdrawn: true }, value: row };
+  }
+  return direction === 'undo'
+    ? { leaf, expect: after ?? null, value: before ?? null }
+    : { leaf, expect: before ?? null, value: after ?? null };
+}
+
+/** The command that takes a change back, or does it again. */
+export function amendment(row: HistoryRow, direction: 'undo' | 'redo'): Extract<Command, { type: 'amend' }> {
+  const changes = row.changes.map((change) => withdrawn(change, direction));
+  // Rows are put back in the order in which they stood.
+  return {
+    type: 'amend',
+    direction,
+    of: row.id,
+    words: row.words,
+    changes: direction === 'undo' ? changes.reverse() : changes,
+  };
+}

@@ -1,0 +1,200 @@
+import fc from 'fast-check';
+import { applyCommand, type Command } from './commands';
+import { newBicycle } from './fresh';
+import { historyOf, stacks, withRow, amendment, type HistoryRow } from './history';
+import { changedLeaves, leavesOf, withLeaves } from './leaves';
+import { compareCopies, mergeBicycles, sameRecord } from './merge';
+import { newTray } from './fresh';
+import type { Bicycle } from './record';
+
+const AT = '2026-11-25T10:00:00.000Z';
+const at = (minute: number) => new Date(Date.parse(AT) + minute * 60_000).toISOString();
+const origin = () => ({ ...newBicycle('b1', AT, 'Green tourer'), sharedAt: at(1) });
+
+const command: fc.Arbitrary<Command> = fc.oneof(
+  fc.constantFrom('preserve', 'period', 'donor').map((brief) => ({ type: 'setBrief', brief }) as Command),
+  fc.nat(500).map((asking) => ({ type: 'setAppraisal', changes: { asking: asking * 100 } }) as Command),
+  fc
+    .constantFrom('disc', 'drum', 'cantilever')
+    .map((brakes) => ({ type: 'describeKind', changes: { brakes } }) as Command),
+  fc
+    .tuple(fc.nat(3), fc.integer({ min: 1, max: 90 }))
+    .map(
+      ([i, minutes]) =>
+        ({ type: 'putMinutes', entry: { id: `m${i}`, stage: 'strip', minutes, at: AT, place: null } }) as Command,
+    ),
+  fc.nat(3).map((i) => ({ type: 'removeMinutes', entry: `m${i}` }) as Command),
+  fc.nat(3).map(
+    (i) =>
+      ({
+        type: 'addObservation',
+        observation: {
+          id: `o${i}`,
+          check: 'chain',
+          at: at(i),
+          evidence: { pitches: 24, lengthMm: 306 + i },
+          note: '',
+          withdrawn: false,
+        },
+      }) as Command,
+  ),
+  fc.nat(3).map((i) => ({ type: 'withdrawObservation', observation: `o${i}` }) as Command),
+  fc.nat(12).map((out) => ({ type: 'countBalls', place: 'hub.front', side: 'left', changes: { out } }) as Command),
+  fc.constantFrom('tight', 'tick', 'smooth').map(
+    (feel) =>
+      ({
+        type: 'addTrial',
+        place: 'hub.front',
+        trial: { id: `t${feel}`, turnDeg: 5, feel, clamped: false },
+      }) as Command,
+  ),
+);
+
+/** A copy after some commands, each at a minute and with an id of its own. */
+function changed(who: string, commands: Command[], from = origin(), first = 2): Bicycle {
+  return commands.reduce<Bicycle>(
+    (bicycle, each, i) => applyCommand(bicycle, { id: `${who}${i}`, bicycle: 'b1', at: at(first + i), command: each }),
+    from,
+  );
+}
+const commands = fc.array(command, { maxLength: 8 });
+const facts = (bicycle: Bicycle) => [...leavesOf(bicycle)].sort(([x], [y]) => (x < y ? -1 : 1));
+
+describe('leaves', () => {
+  test('setting what changed gives the changed bicycle, and setting it back gives the old one', () => {
+    fc.assert(
+      fc.property(commands, (list) => {
+        const before = origin();
+        const after = changed('a', list, before);
+        const changes = changedLeaves(before, after);
+        const tray = (place: string) => newTray(place, before.kind.wheels);
+        expect(
+          facts(
+            withLeaves(
+              before,
+              changes.map((c) => [c.leaf, c.after]),
+              tray,
+            ),
+          ),
+        ).toEqual(facts(after));
+        const back = withLeaves(
+          after,
+          changes.map((c) => [c.leaf, c.before]),
+          tray,
+        );
+        // A tray that was opened stays as an empty one: it has leaves of its own that were never there before.
+        expect(changedLeaves(before, back).filter((c) => !c.leaf.startsWith('trays/'))).toEqual([]);
+      }),
+    );
+  });
+});
+
+describe('merging two copies of a bicycle', () => {
+  test('it does not matter which copy arrives at which', () => {
+    fc.assert(
+      fc.property(commands, commands, (left, right) => {
+        const a = changed('a', left);
+        const b = changed('b', right);
+        const one = mergeBicycles(a, b);
+        const two = mergeBicycles(b, a);
+        expect(facts(one)).toEqual(facts(two));
+        expect(one.conflicts).toEqual(two.conflicts);
+        expect(one.stamps).toEqual(two.stamps);
+      }),
+    );
+  });
+
+  test('merging with itself, or again, changes nothing', () => {
+    fc.assert(
+      fc.property(commands, commands, (left, right) => {
+        const a = changed('a', left);
+        const b = changed('b', right);
+        expect(sameRecord(mergeBicycles(a, a), a)).toBe(true);
+        expect(mergeBicycles(a, a)).toMatchObject({ stamps: a.stamps, revision: a.revision, conflicts: [] });
+        const once = mergeBicycles(a, b);
+        expect(sameRecord(mergeBicycles(once, b), once)).toBe(true);
+        expect(mergeBicycles(once, b).conflicts).toEqual(once.conflicts);
+      }),
+    );
+  });
+
+  test('three copies give the same, in whatever order they meet', () => {
+    fc.assert(
+      fc.property(commands, commands, commands, (x, y, z) => {
+        const [a, b, c] = [changed('a', x), changed('b', y), changed('c', z)] as const;
+        expect(facts(mergeBicycles(mergeBicycles(a, b), c))).toEqual(facts(mergeBicycles(a, mergeBicycles(b, c))));
+      }),
+    );
+  });
+
+  test('no observation is ever lost, and they stand in the order in which they were made', () => {
+    fc.assert(
+      fc.property(commands, commands, (left, right) => {
+        const a = changed('a', left);
+        const b = changed('b', right);
+        const { observations } = mergeBicycles(a, b);
+        const ids = new Set([...a.observations, ...b.observations].map((row) => row.id));
+        expect(new Set(observations.map((row) => row.id))).toEqual(ids);
+        expect(observations.map((row) => row.at)).toEqual(observations.map((row) => row.at).sort());
+      }),
+    );
+  });
+
+  test('different things changed on phone and laptop stand side by side, without a question', () => {
+    const phone = changed('p', [{ type: 'describeKind', changes: { brakes: 'disc' } }]);
+    const laptop = changed('l', [{ type: 'setAppraisal', changes: { asking: 9000 } }]);
+    expect(mergeBicycles(phone, laptop)).toMatchObject({
+      kind: { brakes: 'disc' },
+      appraisal: { asking: 9000 },
+      conflicts: [],
+    });
+    expect(compareCopies(phone, laptop)).toBe('both');
+  });
+
+  test('one field changed on both since they were together: the later stands, the other is kept and asked about', () => {
+    const phone = changed('p', [{ type: 'setAppraisal', changes: { asking: 9000 } }], origin(), 3);
+    const laptop = changed('l', [{ type: 'setAppraisal', changes: { asking: 8000 } }], origin(), 5);
+    expect(mergeBicycles(phone, laptop)).toMatchObject({
+      appraisal: { asking: 8000 },
+      conflicts: [{ leaf: 'appraisal/asking', kept: 8000, other: 9000 }],
+    });
+  });
+
+  test('a copy from before is older, one carried on is newer, an unknown one is new', () => {
+    const before = origin();
+    const after = changed('a', [{ type: 'setBrief', brief: 'donor' }]);
+    expect(compareCopies(after, before)).toBe('older');
+    expect(compareCopies(before, after)).toBe('newer');
+    expect(compareCopies(after, structuredClone(after))).toBe('same');
+    expect(compareCopies(undefined, after)).toBe('new');
+  });
+});
+
+describe('taking back', () => {
+  test('everything undone gives the facts of the beginning, redone those of the end', () => {
+    fc.assert(
+      fc.property(commands, (list) => {
+        let rows: HistoryRow[] = [];
+        let n = 0;
+        const act = (bicycle: Bicycle, each: Command): Bicycle => {
+          const envelope = { id: `c${n}`, bicycle: 'b1', at: at(n++), command: each };
+          const next = applyCommand(bicycle, envelope);
+          const row = historyOf(bicycle, next, envelope);
+          if (row) rows = withRow(rows, row);
+          return next;
+        };
+        const live = (bicycle: Bicycle) => ({
+          ...Object.fromEntries(facts(bicycle).filter(([leaf]) => !/^(observations|trays)\//.test(leaf))),
+          observations: bicycle.observations.filter((row) => !row.withdrawn).map((row) => row.id),
+        });
+        const begin = origin();
+        const end = list.reduce(act, begin);
+        let back = end;
+        while (stacks(rows).undo.length) back = act(back, amendment(stacks(rows).undo.at(-1)!, 'undo'));
+        expect(live(back)).toEqual(live(begin));
+        while (stacks(rows).redo.length) back = act(back, amendment(stacks(rows).redo.at(-1)!, 'redo'));
+        expect(facts(back)).toEqual(facts(end));
+      }),
+    );
+  });
+});

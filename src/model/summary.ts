@@ -1,0 +1,111 @@
+import { z } from 'zod';
+import { bicycleKind } from '@/core/bicycle';
+import { STATES } from '@/core/vocabulary/vocabulary';
+import { STAGES, type Bicycle } from './record';
+import { nextThing, runningTimers, spent, workedMinutes } from './selectors';
+
+/** Raised whenever a summary is worked out differently, so that kept ones are made anew. */
+export const SUMMARY_RULES = 1;
+
+/**
+ * What the floor shows of a bicycle, so that it opens without reading every record. A cache: it is keyed by the revision
+ * it was made from, is made anew when stale, and is never exported. `drawn` is filled in by whoever can ask the
+ * calculators.
+ */
+export const summary = z.strictObject({
+  rules: z.literal(SUMMARY_RULES),
+  id: z.string(),
+  revision: z.number(),
+  name: z.string(),
+  note: z.string(),
+  kind: bicycleKind,
+  createdAt: z.string(),
+  updatedAt: z.string(),
+  archivedAt: z.string().nullable(),
+  stage: z.enum(STAGES),
+  next: z.string(),
+  nextMinutes: z.number().nullable(),
+  timers: z.array(z.strictObject({ id: z.string(), label: z.string(), dueAtMs: z.number() })),
+  waits: z.array(z.strictObject({ id: z.string(), label: z.string(), dueOn: z.string().nullable() })),
+  loose: z.array(z.string()),
+  conflicts: z.number(),
+  bought: z.boolean(),
+  sold: z.boolean(),
+  spent: z.number(),
+  asking: z.number(),
+  worked: z.number(),
+  clockSince: z.string().nullable(),
+  drawn: z
+    .strictObject({ marks: z.array(z.tuple([z.string(), z.enum(STATES)])), ceiling: z.number().nullable() })
+    .nullable(),
+});
+export type Summary = z.output<typeof summary>;
+
+/** The summary of a bicycle; what an earlier one of the same revision had worked out is kept. */
+export function summaryOf(bicycle: Bicycle, earlier?: Summary): Summary {
+  const next = nextThing(bicycle);
+  const undone = bicycle.jobs.filter((job) => job.decision === 'keep' && !job.done);
+  return {
+    rules: SUMMARY_RULES,
+    id: bicycle.id,
+    revision: bicycle.revision,
+    name: bicycle.name,
+    note: bicycle.note,
+    kind: bicycle.kind,
+    createdAt: bicycle.createdAt,
+    updatedAt: bicycle.updatedAt,
+    archivedAt: bicycle.archivedAt,
+    stage: next.stage,
+    next: next.words,
+    nextMinutes: undone.length ? Math.min(...undone.map((job) => job.minutes.likely)) : null,
+    timers: runningTimers(bicycle).map(({ timer, dueAtMs }) => ({ id: timer.id, label: timer.label, dueAtMs })),
+    waits: bicycle.deliveries
+      .filter((row) => row.arrivedAt === null)
+      .map(({ id, label, dueOn }) => ({ id, label, dueOn })),
+    loose: bicycle.looseEnds.filter((row) => row.closedAt === null).map((row) => row.label),
+    conflicts: bicycle.conflicts.length,
+    bought: bicycle.purchase !== null,
+    sold: bicycle.sale.price !== null,
+    spent: spent(bicycle),
+    asking: bicycle.appraisal.asking,
+    worked: workedMinutes(bicycle),
+    clockSince: bicycle.clock?.startedAt ?? null,
+    drawn: earlier?.revision === bicycle.revision ? earlier.drawn : null,
+  };
+}
+
+export const FLOOR_ORDERS = ['next', 'name', 'newest', 'money'] as const;
+export type FloorOrder = (typeof FLOOR_ORDERS)[number];
+
+/** Words of a search, each of which must be found somewhere. */
+function found(row: Summary, words: string[]): boolean {
+  const text =
+    `${row.name} ${row.note} ${row.next} ${row.kind.frame} ${row.kind.gears} ${row.kind.brakes}`.toLowerCase();
+  return words.every((word) => text.includes(word));
+}
+
+/** How urgent a bicycle is: a timer that is up, then what runs, what stands open, what can be done, what waits, what is sold. */
+function urgency(row: Summary, nowMs: number): number {
+  if (row.timers.some((timer) => timer.dueAtMs <= nowMs)) return 0;
+  if (row.clockSince) return 1;
+  if (row.sold) return 6;
+  if (row.loose.length > 0) return 2;
+  if (row.bought) return row.waits.length > 0 ? 4 : 3;
+  return 5;
+}
+
+/** The bicycles of the floor that a search leaves, in the order asked for. */
+export function floorRows(
+  rows: Summary[],
+  { search, order, archived, nowMs }: { search: string; order: FloorOrder; archived: boolean; nowMs: number },
+): Summary[] {
+  const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+  const kept = rows.filter((row) => (row.archivedAt !== null) === archived && found(row, words));
+  const by: Record<FloorOrder, (a: Summary, b: Summary) => number> = {
+    next: (a, b) => urgency(a, nowMs) - urgency(b, nowMs) || (a.updatedAt < b.updatedAt ? 1 : -1),
+    name: (a, b) => a.name.localeCompare(b.name, 'en'),
+    newest: (a, b) => (a.createdAt < b.createdAt ? 1 : -1),
+    money: (a, b) => b.spent - a.spent,
+  };
+  return kept.sort(by[order]);
+}

@@ -1,0 +1,168 @@
+import { chainPercent } from '@/core/inspect/chainPitch';
+import { checkById, type Evidence } from '@/core/inspect/checks';
+import { placeLabel } from '@/core/vocabulary/vocabulary';
+import type { Command } from './commands';
+import type { Bicycle } from './record';
+
+const READABLE: Record<string, string> = {
+  asking: 'asked',
+  resale: 'what it may fetch',
+  otherCosts: 'travel and other costs',
+  target: 'what is wanted',
+  confidence: 'how sure to be',
+  beadSeatMm: 'wheel size',
+  tyreWidthMm: 'tyre width',
+};
+
+function figure(value: number): string {
+  return String(Math.round(value * 1000) / 1000);
+}
+
+function amount(minor: number): string {
+  return minor % 100 === 0 ? String(minor / 100) : (minor / 100).toFixed(2);
+}
+
+function evidenceWords(check: string, evidence: Evidence): string {
+  if (evidence.lengthMm !== undefined && evidence.pitches !== undefined)
+    return `${chainPercent(evidence.pitches, evidence.lengthMm).toFixed(2)} %`;
+  const outcome = checkById(check);
+  if (outcome?.kind === 'outcome')
+    return (outcome.outcomes.find((each) => each.id === evidence.outcome)?.label ?? '').toLowerCase();
+  if (evidence.readingsMm?.length) return `${figure(evidence.readingsMm.at(-1)!)} mm`;
+  return [
+    evidence.feel?.replace('-', ' '),
+    evidence.play && `play ${evidence.play}`,
+    evidence.left && `left ${evidence.left}`,
+    evidence.right && `right ${evidence.right}`,
+    evidence.dropsInAtPercent !== undefined && `gauge in at ${evidence.dropsInAtPercent}`,
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
+
+function keys(changes: object): string {
+  return Object.keys(changes)
+    .map((key) => READABLE[key] ?? key.replace(/([A-Z])/g, ' $1').toLowerCase())
+    .join(', ');
+}
+
+/** What a change is called when it can be taken back. Example: "chain 0.69 %", "hub front, left: 9 out". */
+export function wordsFor(command: Command, before: Bicycle): string {
+  const row = <Row extends { id: string }>(rows: Row[], id: string) => rows.find((each) => each.id === id);
+  switch (command.type) {
+    case 'renameBicycle':
+      return `name ${command.name}`;
+    case 'describeKind':
+      return `what it is: ${keys(command.changes)}`;
+    case 'setBrief':
+      return `brief ${command.brief}`;
+    case 'setAppraisal': {
+      const { asking } = command.changes;
+      return asking === undefined ? keys(command.changes) : `asked ${amount(asking)}`;
+    }
+    case 'putCostLine':
+      return command.line.label;
+    case 'removeCostLine':
+      return `left out: ${row(before.appraisal.lines, command.line)?.label ?? 'a line'}`;
+    case 'recordPurchase':
+      return command.paid === null ? 'not bought' : `paid ${amount(command.paid)}`;
+    case 'addObservation': {
+      const { check, evidence } = command.observation;
+      const label = (checkById(check)?.label ?? check).toLowerCase();
+      return `${label} ${evidenceWords(check, evidence)}`.trim();
+    }
+    case 'withdrawObservation': {
+      const found = row(before.observations, command.observation);
+      return `taken back: ${(checkById(found?.check ?? '')?.label ?? 'an entry').toLowerCase()}`;
+    }
+    case 'decideJob':
+      return `${command.job.decision === 'keep' ? 'kept' : 'dropped'}: ${command.job.title}`;
+    case 'removeJob':
+      return `removed: ${row(before.jobs, command.job)?.title ?? 'a job'}`;
+    case 'finishJob':
+      return `${command.done ? 'done' : 'not done'}: ${row(before.jobs, command.job)?.title ?? 'a job'}`;
+    case 'markStep':
+      return `${placeLabel(command.place).toLowerCase()}: step ${command.done ? 'done' : 'undone'}`;
+    case 'orderTray':
+      return `${placeLabel(command.place).toLowerCase()}: order in the tray`;
+    case 'putBack':
+      return `${placeLabel(command.place).toLowerCase()}: ${command.back ? 'put back' : 'taken off again'}`;
+    case 'countBalls': {
+      const counts = (['out', 'holds', 'in'] as const).flatMap((each) =>
+        command.changes[each] === undefined ? [] : [`${command.changes[each] ?? 'none'} ${each}`],
+      );
+      const what = counts.length ? counts.join(', ') : `answer ${command.changes.answer ?? 'taken back'}`;
+      return `${placeLabel(command.place).toLowerCase()}, ${command.side}: ${what}`;
+    }
+    case 'noteTray': {
+      const last = command.changes.ballReadingsMm?.at(-1);
+      return last === undefined ? `${placeLabel(command.place).toLowerCase()}: measured` : `ball ${figure(last)} mm`;
+    }
+    case 'seeTray':
+      return `${placeLabel(command.place).toLowerCase()}: ${Object.entries(command.changes)
+        .map(([part, seen]) => `${part} ${seen}`)
+        .join(', ')}`;
+    case 'measureAxle':
+      return `axle: ${keys(command.changes)}`;
+    case 'setSoil':
+      return `soil ${command.soil}`;
+    case 'noteBearing':
+      return `${placeLabel(command.place).toLowerCase()} ${command.when}: ${Object.values(command.changes)
+        .filter((value) => value !== null)
+        .join(', ')}`;
+    case 'addTrial':
+      return `trial: ${command.trial.feel}`;
+    case 'withdrawTrial':
+      return 'trial taken back';
+    case 'startTimer':
+      return `timer: ${command.timer.label}`;
+    case 'endTimer':
+      return `timer ended: ${row(before.timers, command.timer)?.label ?? ''}`;
+    case 'signBolt':
+      return command.signature.valueNm === null
+        ? 'bolt signed by feel'
+        : `bolt signed at ${figure(command.signature.valueNm)} N·m`;
+    case 'unsignBolt':
+      return 'bolt unsigned';
+    case 'markProof':
+      return `proof ${command.mark.passed ? 'passed' : 'failed'}`;
+    case 'unmarkProof':
+      return 'proof taken back';
+    case 'putLine':
+      return `${command.line.label} ${amount(command.line.paid)}`;
+    case 'removeLine':
+      return `removed: ${row(before.lines, command.line)?.label ?? 'a line'}`;
+    case 'setSale':
+      return command.changes.price == null ? 'sale' : `sold for ${amount(command.changes.price)}`;
+    case 'stopClock':
+      return command.entry ? `${Math.round(command.entry.minutes)} min on the clock` : 'clock stopped';
+    case 'putMinutes':
+      return `${Math.round(command.entry.minutes)} min`;
+    case 'removeMinutes':
+      return 'minutes removed';
+    case 'addPhoto':
+      return 'photograph';
+    case 'removePhoto':
+      return 'photograph removed';
+    case 'addNote':
+      return command.note.sound ? 'spoken note' : `note: ${command.note.text.slice(0, 40)}`;
+    case 'withdrawNote':
+      return 'note taken back';
+    case 'putDelivery':
+      return command.delivery.arrivedAt ? `arrived: ${command.delivery.label}` : `ordered: ${command.delivery.label}`;
+    case 'removeDelivery':
+      return 'order removed';
+    case 'putLooseEnd':
+      return command.looseEnd.closedAt
+        ? `tightened: ${command.looseEnd.label}`
+        : `loose for now: ${command.looseEnd.label}`;
+    case 'archive':
+      return command.at === null ? 'back on the floor' : 'put away';
+    case 'startClock':
+    case 'touchClock':
+    case 'benchAt':
+    case 'settleConflict':
+    case 'amend':
+      return command.type === 'amend' ? command.words : '';
+  }
+}

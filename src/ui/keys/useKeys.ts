@@ -1,0 +1,54 @@
+'use client';
+import { useEffect, useRef } from 'react';
+import { rowFor, type KeyId, type Scope } from './keymap';
+
+export type KeyHandlers = Partial<Record<KeyId, () => void>>;
+
+/** Where typing goes into a field, a key is text. */
+function isTyping(target: EventTarget | null): boolean {
+  if (!(target instanceof HTMLElement)) return false;
+  return (
+    target.isContentEditable ||
+    (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) &&
+      !/^(checkbox|radio|button|range|file)$/.test((target as HTMLInputElement).type))
+  );
+}
+
+/** Keys that a control under the focus needs for itself. */
+function belongsToControl(target: EventTarget | null, key: string): boolean {
+  if (!(target instanceof HTMLElement || target instanceof SVGElement)) return false;
+  if (key === ' ' || key === 'Enter')
+    return target.closest('button, a, summary, [role="button"], input, label') !== null;
+  return (
+    key.startsWith('Arrow') &&
+    target.closest('[role="slider"], input[type="range"], [data-place], [role="listbox"], [role="menu"]') !== null
+  );
+}
+
+/**
+ * Hears the keys of some scopes and calls what they mean. While a dialog is open only what stands in it is heard.
+ * `own` lets Space reach its handler even where a button has the focus, as a foot switch needs.
+ */
+export function useKeys(scopes: readonly Scope[], handlers: KeyHandlers, letterKeys: boolean, own = false): void {
+  const latest = useRef(handlers);
+  useEffect(() => {
+    latest.current = handlers;
+  });
+  const heard = scopes.join(' ');
+  useEffect(() => {
+    function onKeyDown(event: KeyboardEvent): void {
+      if (event.defaultPrevented) return;
+      const row = rowFor(event, heard.split(' ') as Scope[], letterKeys);
+      const handler = row && latest.current[row.id];
+      if (!row || !handler) return;
+      const typing = isTyping(event.target);
+      if (typing && !row.keys.some((key) => key === 'Mod+k')) return;
+      if (!own && belongsToControl(event.target, event.key)) return;
+      if (document.querySelector('[role="dialog"]') && row.id !== 'leave-bench') return;
+      event.preventDefault();
+      handler();
+    }
+    document.addEventListener('keydown', onKeyDown);
+    return () => document.removeEventListener('keydown', onKeyDown);
+  }, [heard, letterKeys, own]);
+}
