@@ -77,6 +77,8 @@ export async function build() {
   );
   if (existsSync(stamp) && newest.stdout?.trim() === '') return;
   await step('build', process.execPath, [NEXT, 'build'], { quiet: true });
+  const { writeHashes } = await import('./hashes.mjs');
+  writeHashes();
 }
 
 /** Starts the built application and waits until it answers. */

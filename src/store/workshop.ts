@@ -60,6 +60,10 @@ export interface Workshop {
   addBicycle(bicycle: Bicycle): Promise<void>;
   /** Merges a copy that comes from elsewhere into the one that is here, or adds it. */
   takeIn(arriving: Bicycle): Promise<void>;
+  /** Puts a record back as it stood before an import that failed; null takes it away. */
+  putBack(id: string, stored: unknown): Promise<void>;
+  /** Notes that bicycles were sent to or taken from another device. */
+  markShared(ids: string[], at: string): Promise<void>;
   removeBicycle(id: string): Promise<void>;
   noteDrawn(id: string, revision: number, drawn: Summary['drawn']): void;
   changeSettings(changes: Partial<WorkshopSettings>): Promise<void>;
@@ -339,6 +343,28 @@ export function createWorkshop(around: Surroundings): Workshop {
       }
     },
     takeIn: (arriving) => put(arriving, 'merge'),
+    async putBack(id, stored) {
+      await around.locked(`bicycle:${id}`, async () => {
+        if (stored === null) {
+          await database.removeBicycle(id).catch(() => undefined);
+          await database.removeSummary(id).catch(() => undefined);
+        } else {
+          await database.writeBicycle(id, stored).catch(() => undefined);
+          const opened = openBicycle(stored);
+          if (opened.ok) await database.writeSummary(id, summaryOf(opened.bicycle)).catch(() => undefined);
+        }
+      });
+      await refresh(id).catch(() => undefined);
+      channel.post({ kind: 'bicycle', id });
+    },
+    async markShared(ids, at) {
+      for (const id of ids)
+        await around.locked(`bicycle:${id}`, async () => {
+          const read = await readOpened(id);
+          if (read) await writeProven({ ...read.bicycle, sharedAt: at }, read.old);
+        });
+      for (const id of ids) await refresh(id);
+    },
     async removeBicycle(id) {
       await around.locked(`bicycle:${id}`, async () => {
         await database.removeBicycle(id);

@@ -339,7 +339,7 @@ function OpenBench({ bicycle, task }: { bicycle: Bicycle; task: BenchTask }) {
               aria-live="polite"
               sx={{
                 m: 0,
-                fontSize: { xs: '1.9rem', md: '3rem' },
+                fontSize: { xs: '1.9rem', md: '3.6rem' },
                 lineHeight: 1.08,
                 fontWeight: 680,
                 letterSpacing: '-0.015em',
@@ -352,7 +352,7 @@ function OpenBench({ bicycle, task }: { bicycle: Bicycle; task: BenchTask }) {
             {step.large && (
               <Box
                 sx={{
-                  fontSize: { xs: '2.6rem', md: '4.4rem' },
+                  fontSize: { xs: '2.8rem', md: '5.4rem' },
                   fontWeight: 700,
                   lineHeight: 1.1,
                   letterSpacing: '-0.025em',
@@ -382,7 +382,7 @@ function OpenBench({ bicycle, task }: { bicycle: Bicycle; task: BenchTask }) {
             {step.forget && (
               <Box
                 sx={{
-                  fontSize: { xs: '1.15rem', md: '1.5rem' },
+                  fontSize: { xs: '1.2rem', md: '1.8rem' },
                   fontWeight: 620,
                   mt: 2,
                   borderLeft: '5px solid',

@@ -26,6 +26,7 @@ import { benchHref } from './bench';
 import { Conflicts } from './Conflicts';
 import { PlaceCard } from './PlaceCard';
 import { Sheet } from './Sheet';
+import { goToStage } from './stageLink';
 import { stageFrom } from './stages';
 import { StageStrip } from './StageStrip';
 import { TitleBlock } from './TitleBlock';
@@ -82,7 +83,7 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
   const signs = useOverlay(bicycle, stage, findings);
   const clock = useBenchClock(bicycle, send, stage, stage === 'strip' || stage === 'overhaul' ? 'hub.front' : null);
   const StageView = stage === 'look-over' ? null : PLAIN_STAGES[stage];
-  const to = (next: Stage) => router.push(`/bike?id=${encodeURIComponent(bicycle.id)}&stage=${next}`);
+  const to = (next: Stage) => goToStage(bicycle.id, next);
   const at = STAGES.indexOf(stage);
   useKeys(
     ['bicycle'],
@@ -131,8 +132,10 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
         sx={{
           display: 'grid',
           gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(400px, 46fr) minmax(0, 54fr)' },
-          alignItems: 'start',
-          '@media print': { display: 'block' },
+          // On a laptop the sheet stays and the card beside it scrolls; on a phone the page scrolls as one.
+          height: { md: 'calc(100dvh - 121px)' },
+          minHeight: { md: 520 },
+          '@media print': { display: 'block', height: 'auto' },
         }}
       >
         <Sheet
@@ -146,7 +149,15 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
         />
         <Box
           component="main"
-          sx={{ minWidth: 0, maxWidth: 860, px: { xs: 2, md: 4 }, py: { xs: 2, md: 3 }, pb: { xs: 14, md: 8 } }}
+          sx={{
+            minWidth: 0,
+            px: { xs: 2, md: 4 },
+            pt: { xs: 2, md: 3 },
+            pb: { xs: 14, md: 8 },
+            overflow: { md: 'auto' },
+            '& > *': { maxWidth: 800 },
+            '@media print': { overflow: 'visible', p: 0 },
+          }}
         >
           <Conflicts bicycle={bicycle} send={send} />
           {place && (

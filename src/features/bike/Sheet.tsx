@@ -76,17 +76,14 @@ export function Sheet({
         bgcolor: 'sheet.paper',
         borderRight: { md: '1px solid' },
         borderBottom: { xs: '1px solid', md: 0 },
-        borderColor: { xs: 'divider', md: 'divider' },
-        position: { md: 'sticky' },
-        top: { md: 0 },
-        height: { md: '100vh' },
-        maxHeight: { md: 'calc(100vh)' },
+        borderColor: 'divider',
+        height: { md: '100%' },
         display: 'flex',
         flexDirection: 'column',
         px: { xs: 1.5, md: 3 },
         py: { xs: 1, md: 2 },
         overflow: { md: 'auto' },
-        '@media print': { position: 'static', height: 'auto', border: 0, maxHeight: 'none' },
+        '@media print': { height: 'auto', border: 0, overflow: 'visible' },
       }}
     >
       <Box

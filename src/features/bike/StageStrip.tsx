@@ -1,8 +1,8 @@
 'use client';
 import Box from '@mui/material/Box';
-import Link from 'next/link';
 import { useEffect, useRef } from 'react';
 import { STAGES, type Stage } from '@/model/record';
+import { onStageClick, stageHref } from './stageLink';
 import { STAGE_LABELS } from './stages';
 
 /** The nine stages in the order of the work; none is locked. */
@@ -39,8 +39,9 @@ export function StageStrip({
         <Box
           key={stage}
           ref={stage === current ? here : undefined}
-          component={Link}
-          href={`/bike?id=${encodeURIComponent(bicycleId)}&stage=${stage}`}
+          component="a"
+          href={stageHref(bicycleId, stage)}
+          onClick={onStageClick(bicycleId, stage)}
           aria-current={stage === current ? 'step' : undefined}
           sx={{
             flex: { xs: '0 0 auto', md: '1 1 0' },

@@ -1,4 +1,5 @@
 'use client';
+import Inventory2Outlined from '@mui/icons-material/Inventory2Outlined';
 import DarkModeOutlined from '@mui/icons-material/DarkModeOutlined';
 import LightModeOutlined from '@mui/icons-material/LightModeOutlined';
 import Box from '@mui/material/Box';
@@ -77,6 +78,15 @@ export function TopBar({ children, end }: { children?: ReactNode; end?: ReactNod
       )}
       <Box sx={{ flex: 1, minWidth: 0 }}>{children}</Box>
       {end}
+      <IconButton
+        component={Link}
+        href="/records"
+        color="inherit"
+        aria-label="Records: export, import, send"
+        title="Records"
+      >
+        <Inventory2Outlined />
+      </IconButton>
       <SchemeToggle />
     </Box>
   );

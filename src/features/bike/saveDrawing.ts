@@ -1,6 +1,7 @@
+import { fileName } from '@/core/fileName';
 import { drawingSvg, type PlacedSign } from '@/core/drawing/svg';
 import type { Bicycle } from '@/model/record';
-import { fileName, saveFile } from '@/ui/saveFile';
+import { saveFile } from '@/ui/saveFile';
 
 /** Saves the drawing as it stands, with its signs, as an SVG file. */
 export function saveDrawing(bicycle: Bicycle, signs: PlacedSign[]): void {

@@ -2,19 +2,20 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import Link from 'next/link';
 import { proofs, type Proof } from '@/core/prove/proofs';
 import type { Missing, Ready } from '@/core/prove/ready';
+import type { Stage } from '@/model/record';
 import { newId } from '@/store/browser';
 import { dayOf } from '@/ui/format';
 import { Section } from '@/ui/Section';
 import { stateColour, StateMark } from '@/ui/StateMark';
 import type { StageProps } from '../workshop/WorkshopProvider';
+import { onStageClick, stageHref } from '../bike/stageLink';
 import { useReady } from './useReady';
 import { Disclosure } from '@/ui/Disclosure';
 import { RuledList } from '@/ui/RuledList';
 
-const WHERE: Record<Missing['kind'], { stage: string; label: string } | null> = {
+const WHERE: Record<Missing['kind'], { stage: Stage; label: string } | null> = {
   unsafe: { stage: 'look-over', label: 'Look over' },
   'not-looked-at': { stage: 'look-over', label: 'Look over' },
   torque: { stage: 'rebuild', label: 'Rebuild' },
@@ -40,7 +41,8 @@ function MissingList({ items, bicycleId }: { items: Missing[]; bicycleId: string
   return (
     <Box component="ul" sx={{ m: 0, mt: 1, p: 0, listStyle: 'none' }}>
       {items.map((item) => {
-        const where = WHERE[item.kind] ?? (PROOF_IDS.has(item.id) ? null : { stage: 'rebuild', label: 'Rebuild' });
+        const where =
+          WHERE[item.kind] ?? (PROOF_IDS.has(item.id) ? null : { stage: 'rebuild' as const, label: 'Rebuild' });
         return (
           <Box component="li" key={`${item.kind}${item.id}`} sx={{ py: 0.4 }}>
             {item.words}
@@ -48,8 +50,9 @@ function MissingList({ items, bicycleId }: { items: Missing[]; bicycleId: string
               <>
                 {' · '}
                 <Box
-                  component={Link}
-                  href={`/bike?id=${encodeURIComponent(bicycleId)}&stage=${where.stage}`}
+                  component="a"
+                  href={stageHref(bicycleId, where.stage)}
+                  onClick={onStageClick(bicycleId, where.stage)}
                   sx={{ color: 'primary.main' }}
                 >
                   {where.label}

@@ -5,6 +5,7 @@ import { Suspense, useCallback, useState, type ReactNode } from 'react';
 import { useKeys } from '@/ui/keys/useKeys';
 import { useSettings, useWorkshop, useWorkshopState } from '../workshop/WorkshopProvider';
 import { HeldReading } from './HeldReading';
+import { Offline } from './Offline';
 import { Reminders } from './Reminders';
 
 const Palette = dynamic(() => import('./Palette').then((module) => module.Palette), { ssr: false });
@@ -25,6 +26,7 @@ export function Shell({ children }: { children: ReactNode }) {
   useKeys(['everywhere'], { palette: () => setOpen('palette'), shortcuts }, letterKeys);
   return (
     <>
+      <Offline />
       <Reminders />
       {children}
       <HeldReading />

@@ -174,7 +174,7 @@ export function BicycleDrawing({
         {Object.entries(spots).map(([place, spot]) => {
           const sign = bySign.get(place);
           if (!onOpen && !sign) return null;
-          const size = (quiet ? SIGN_PX * 0.8 : SIGN_PX) * mmPerPx;
+          const size = (quiet ? SIGN_PX * 0.72 : SIGN_PX) * mmPerPx;
           const open = onOpen && {
             role: 'button',
             tabIndex: place === entry ? 0 : -1,
@@ -188,7 +188,7 @@ export function BicycleDrawing({
             <g key={place} transform={`translate(${spot.x.toFixed(1)} ${(heightMm - spot.y).toFixed(1)})`} {...open}>
               <circle
                 className="ring"
-                r={size * 0.82}
+                r={size * (quiet ? 0.58 : 0.74)}
                 fill={sign ? 'var(--mui-palette-sheet-paper)' : 'none'}
                 fillOpacity={0.85}
                 stroke={place === current ? 'var(--mui-palette-primary-main)' : 'none'}

@@ -1,0 +1,58 @@
+import Papa from 'papaparse';
+import { checkById } from '@/core/inspect/checks';
+import { placeLabel } from '@/core/vocabulary/vocabulary';
+import type { Bicycle } from '../record';
+
+/** A cell that a spreadsheet would run as a formula is led by an apostrophe, which makes it text. */
+function harmless(value: string | number | null): string {
+  if (value === null) return '';
+  const text = String(value);
+  return /^[=+\-@\t\r]/.test(text) && typeof value === 'string' ? `'${text}` : text;
+}
+
+function table(fields: string[], rows: (string | number | null)[][]): string {
+  return `${Papa.unparse({ fields, data: rows.map((row) => row.map(harmless)) }, { newline: '\n' })}\n`;
+}
+
+/** Money in whole minor units, one row a purchase, line, fee and sale. */
+export function moneyCsv(bicycles: Bicycle[], currency: string): string {
+  const rows = bicycles.flatMap((bicycle): (string | number | null)[][] => [
+    ...(bicycle.purchase
+      ? [[bicycle.name, 'purchase', 'Bicycle', -bicycle.purchase.paid, null, null, bicycle.purchase.at]]
+      : []),
+    ...bicycle.lines.map((line) => [bicycle.name, line.kind, line.label, -line.paid, line.packQty, line.usedQty, null]),
+    ...(bicycle.sale.fee ? [[bicycle.name, 'fee', 'Selling fee', -bicycle.sale.fee, null, null, null]] : []),
+    ...(bicycle.sale.price === null ? [] : [[bicycle.name, 'sale', 'Sold', bicycle.sale.price, null, null, null]]),
+  ]);
+  return table(['bicycle', 'kind', 'what', `amount_minor_${currency}`, 'pack_qty', 'used_qty', 'at'], rows);
+}
+
+/** Every observation that has not been taken back, with its evidence as it was entered. */
+export function findingsCsv(bicycles: Bicycle[]): string {
+  const rows = bicycles.flatMap((bicycle) =>
+    bicycle.observations
+      .filter((row) => !row.withdrawn)
+      .map((row) => {
+        const check = checkById(row.check);
+        return [
+          bicycle.name,
+          check ? placeLabel(check.place) : '',
+          check?.label ?? row.check,
+          row.at,
+          Object.entries(row.evidence)
+            .map(([key, value]) => `${key} ${Array.isArray(value) ? value.join(' ') : String(value)}`)
+            .join('; '),
+          row.note,
+        ];
+      }),
+  );
+  return table(['bicycle', 'place', 'check', 'at', 'evidence', 'note'], rows);
+}
+
+/** Every signature of a bolt. */
+export function torqueCsv(bicycles: Bicycle[]): string {
+  const rows = bicycles.flatMap((bicycle) =>
+    bicycle.signatures.map((row) => [bicycle.name, row.bolt, row.how, row.valueNm, row.at]),
+  );
+  return table(['bicycle', 'bolt', 'judged_by', 'torque_nm', 'at'], rows);
+}
