@@ -121,7 +121,7 @@ for (const scheme of ['light', 'dark'] as const) {
     // Colours differ between the schemes and little else: the dark one is looked at where colour says most.
     for (const stage of scheme === 'light' ? STAGES : (['look-over', 'clean', 'prove'] as const)) {
       await page.goto(`/bike?id=ferry-staff-7&stage=${stage}`);
-      await expect(page.getByRole('list', { name: 'What the look-over found' })).toContainText('Unsafe');
+      await expect(page.getByRole('list', { name: 'What the signs on the drawing mean' })).toContainText('Unsafe');
       if (stage === 'look-over') await page.locator('button[aria-expanded]').filter({ hasText: 'Chain' }).click();
       await look();
     }

@@ -60,7 +60,7 @@ test('ten minutes at the stand: readings, verdicts and what was skipped', async 
   await read(page.getByLabel('Length over them'), '306.9');
   await expect(check('Chain')).toContainText('Watch');
   await page.getByText('What it is').click();
-  await page.getByLabel('Gears').click();
+  await page.getByRole('combobox', { name: 'Chain' }).click();
   await page.getByRole('option', { name: '11 at the back' }).click();
   await expect(check('Chain')).toContainText('Replace');
   await expect(page.getByText('9 not looked at, which is not fine')).toBeVisible();
@@ -70,17 +70,26 @@ test('ten minutes at the stand: readings, verdicts and what was skipped', async 
   await expect(page.getByText('Tyres: not looked at')).toBeVisible();
 });
 
-test('the clock runs on while the page is closed and falls on the stage at hand', async ({ page }) => {
+test('hours keep themselves: a long quiet is asked about once, and what counts falls on the stage at hand', async ({
+  page,
+}) => {
   await openDemo(page);
-  await page.goto('/bike?id=ferry-staff-7&stage=overhaul');
   await page.clock.install();
-  await page.reload();
-  await page.getByRole('button', { name: 'Start the clock' }).click();
-  await page.clock.fastForward('25:00');
-  await page.reload();
-  await page.clock.fastForward('00:30');
-  await page.getByRole('button', { name: /25 min on the clock: stop/ }).click();
+  await page.goto('/bike?id=ferry-staff-7&stage=overhaul');
+  await expect(page.getByRole('button', { name: /put down, the clock runs/ }).first()).toBeVisible();
+  await page.clock.runFor('08:00');
+  await page.getByRole('heading', { name: 'Set the cone' }).click();
+  await page.clock.runFor('12:00');
+  await expect(page.getByRole('heading', { name: /It has been quiet since/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Count until/ }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
   await toStage(page, 'hand-over');
-  await page.getByText(/in 3 entries/).click();
-  await expect(page.getByText(/^Overhaul, /)).toBeVisible();
+  await page.getByText(/in \d entries/).click();
+  await expect(page.getByRole('main')).toContainText(/8 min\s*Overhaul/);
+  await page
+    .getByRole('button', { name: /put down/ })
+    .first()
+    .click();
+  await page.getByRole('menuitem', { name: '15 min more on Hand over' }).click();
+  await expect(page.getByRole('main')).toContainText(/15 min\s*Hand over/);
 });

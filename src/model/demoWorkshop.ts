@@ -35,11 +35,14 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
     bars: 'swept',
     stem: 'quill',
     gears: 'hub',
+    brakes: 'caliper',
     chain: 'single-or-hub-gear',
     cranks: 'cottered',
     wheels: 'nutted',
     mudguards: true,
     rack: true,
+    lights: true,
+    basket: true,
   });
   staff.note = 'Three-speed hub gear. Came with the building.';
   staff.appraisal = { ...staff.appraisal, asking: 3000, resale: { low: 12000, likely: 15000, high: 19000 } };
@@ -112,6 +115,17 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
   staff.minutes = [
     { id: 'm1', stage: 'look-over', minutes: 25, at: ago(49), place: null },
     { id: 'm2', stage: 'strip', minutes: 40, at: ago(2), place: 'hub.front' },
+  ];
+  staff.deliveries = [{ id: 'd1', label: 'cotter pins 9.5 mm', dueOn: ago(-72).slice(0, 10), arrivedAt: null }];
+  staff.notes = [
+    {
+      id: 'n1',
+      place: 'crank.left',
+      text: 'Pin was filed by somebody before.',
+      sound: null,
+      at: ago(49),
+      withdrawn: false,
+    },
   ];
   staff.lines = [{ id: 'l1', label: 'Balls 3/16 in, bag of 50', kind: 'part', paid: 600, packQty: 50, usedQty: 20 }];
 

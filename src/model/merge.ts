@@ -102,6 +102,8 @@ export function compareCopies(
   if (!here) return 'new';
   if (sameRecord(here, arriving)) return 'same';
   const merged = mergeBicycles(here, arriving);
+  const asks = merged.conflicts.length > Math.max(here.conflicts.length, arriving.conflicts.length);
+  if (asks) return 'both';
   const addsNothing = sameRecord(merged, here);
   const takesAll = sameRecord(merged, arriving);
   if (addsNothing) return 'older';

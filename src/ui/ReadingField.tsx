@@ -36,6 +36,8 @@ export interface ReadingFieldProps {
   large?: boolean;
   /** The limit and verdict while it is being typed, as far as they can be told at once. */
   judge?(value: number): { state: StateId; words: string } | null;
+  /** Told each value that could be, while it is being typed, and null when there is none. */
+  onDraft?(value: number | null): void;
   /** Earlier readings of the same thing, oldest first, shown as a small trace. */
   earlier?: number[];
   /** What one press of an arrow key moves; the last digit of the instrument. */
@@ -84,6 +86,7 @@ export function ReadingField({
   width = 150,
   large,
   judge,
+  onDraft,
   earlier,
   step,
 }: ReadingFieldProps) {
@@ -94,6 +97,7 @@ export function ReadingField({
   const setDraft = (text: string | null) => {
     typedNow.current = text;
     showDraft(text);
+    onDraft?.(text === null ? null : parsedOr(kind, text));
   };
   const [hint, setHint] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
@@ -190,6 +194,7 @@ export function ReadingField({
             inputMode: 'decimal',
             autoComplete: 'off',
             'data-reading': true,
+            'data-drafting': draft === null ? undefined : true,
             onKeyDown,
             style: large ? { fontSize: '1.6rem', fontWeight: 640, height: 40 } : { fontWeight: 600 },
           },
@@ -203,7 +208,7 @@ export function ReadingField({
           <StateMark state={verdict.state} size={16} word={false} /> {verdict.words}
         </Box>
       )}
-      {earlier && earlier.length > 1 && <Trace values={earlier} unit={unit ?? ''} label={label} />}
+      {earlier && earlier.length > 1 && <Trace values={earlier} unit={unit ?? ''} />}
     </Box>
   );
 }

@@ -45,7 +45,7 @@ export function SpreadChart({
       viewBox={`0 0 ${W} ${H}`}
       role="img"
       aria-label={label}
-      style={{ width: '100%', height: 'auto', display: 'block' }}
+      style={{ width: '100%', height: 'auto', display: 'block', overflow: 'visible' }}
     >
       <defs>
         <pattern id="loss" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">

@@ -7,7 +7,7 @@ const WIDTH = 96;
 const HEIGHT = 22;
 
 /** Earlier readings as a small line: does it repeat, does it drift? The last one stands out. */
-export function Trace({ values, unit, label }: { values: number[]; unit: string; label: string }) {
+export function Trace({ values, unit }: { values: number[]; unit: string }) {
   const shown = values.slice(-12);
   const [low = 0, high = 0] = extent(shown);
   const x = scaleLinear([0, Math.max(1, shown.length - 1)], [4, WIDTH - 4]);
@@ -22,7 +22,7 @@ export function Trace({ values, unit, label }: { values: number[]; unit: string;
         width={WIDTH}
         height={HEIGHT}
         role="img"
-        aria-label={`${label}, ${shown.length} readings from ${figure(low)} to ${figure(high)} ${unit}`}
+        aria-label={`${shown.length} readings from ${figure(low)} to ${figure(high)} ${unit}`}
       >
         <path d={path ?? ''} fill="none" stroke="currentColor" strokeWidth="1.4" />
         {shown.map((value, i) => (

@@ -20,6 +20,7 @@ describe('digits that come in with no field open', () => {
     ['7\n', 10],
     ['306.9\n', 200],
     ['ab', 10],
+    ['/', 10],
     ['\n', 10],
   ])('%j every %i ms is nothing', (text, ms) => expect(type(text, ms)).toBeNull());
   test('a letter between ends it, so that words never become a reading', () => {

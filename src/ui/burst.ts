@@ -1,5 +1,5 @@
 /** Faster than this between two keys is an instrument and not a hand. */
-const INSTRUMENT_MS = 60;
+const INSTRUMENT_MS = 100;
 const FEWEST = 2;
 
 interface Typed {
@@ -9,7 +9,7 @@ interface Typed {
 
 /**
  * Gathers digits that come in while no field is open, and gives the whole reading when an instrument has typed it: two
- * digits or more, each within 60 ms of the one before, ended by Enter or by a pause. A single digit typed by hand means
+ * digits or more, each within 100 ms of the one before, ended by Enter or by a pause. A single digit typed by hand means
  * nothing. Example: `3 0 6 . 9 Enter`, 10 ms apart, gives "306.9".
  */
 export function gatherBurst() {
@@ -30,6 +30,7 @@ export function gatherBurst() {
         typed = [];
         return { held: false, reading: null };
       }
+      if (typed.length === 0 && !/\d/.test(key)) return { held: false, reading: null };
       if (last && atMs - last.atMs > INSTRUMENT_MS) typed = [];
       typed.push({ key, atMs });
       return { held: true, reading: null };

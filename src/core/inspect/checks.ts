@@ -20,6 +20,9 @@ export type Check = z.output<typeof checkRow>;
 /** The twelve checks of a short look-over, front to back. */
 export const checks: Check[] = z.array(checkRow).parse(json);
 
+/** The row of the wear table that the hollow of a braked rim is held against. */
+export const RIM_HOLLOW = { part: 'alloy rim, rim brake', check: 'hollow under a straight edge, each side' } as const;
+
 /** The checks that a bicycle has: a drum brake leaves neither track nor pad to measure from outside. */
 export function checksFor(kind: Pick<BicycleKind, 'brakes'>): Check[] {
   if (frontBrakeSurface(kind) !== 'hub') return checks;

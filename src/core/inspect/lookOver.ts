@@ -5,7 +5,7 @@ import { answer, defineCalculator, type Calculator } from '../calculator';
 import { stateOf, type StateId } from '../vocabulary/vocabulary';
 import type { WorkingRow } from '../verdict';
 import { inspectChainWear } from './chainWear';
-import { checksFor, evidence, type Check, type Evidence } from './checks';
+import { checksFor, evidence, RIM_HOLLOW, type Check, type Evidence } from './checks';
 import { inspectCrankPlay } from './crankPlay';
 import { inspectDisc } from './disc';
 import { inspectWearLimit } from './wearLimit';
@@ -91,8 +91,7 @@ function judgeCheck(
       return frontBrakeSurface(bicycle) === 'disc'
         ? judge(inspectDisc, { readingsMm: seen.readingsMm, minimumMm: seen.minimumMm })
         : judge(inspectWearLimit, {
-            part: 'alloy rim, rim brake',
-            check: 'hollow under a straight edge, each side',
+            ...RIM_HOLLOW,
             reading: Math.max(...seen.readingsMm),
           });
     case 'reading':

@@ -12,10 +12,12 @@ export interface ReadyQuestion {
   signed: { bolt: string; judgement: 'within' | 'under' | 'over' | 'by feel' | 'no figure' }[];
   proofs: { id: string; label: string; safetyCritical: boolean }[];
   proved: { proof: string; passed: boolean }[];
+  /** What was put together "for now" and not tightened since. */
+  loose?: { id: string; label: string }[];
 }
 
 export interface Missing {
-  kind: 'unsafe' | 'failed' | 'torque' | 'unsigned' | 'not-looked-at';
+  kind: 'unsafe' | 'loose' | 'failed' | 'torque' | 'unsigned' | 'not-looked-at';
   id: string;
   words: string;
   /** A bicycle is not ready while a blocking one stands. */
@@ -29,7 +31,7 @@ export interface Ready {
 
 /**
  * Whether a bicycle may be called ready, and what is missing, gravest first. One law: an open unsafe finding, a failed
- * proof, a safety-critical bolt that is unsigned or outside its band, or a safety-critical proof that is unsigned,
+ * proof, something that is loosely assembled, a safety-critical bolt that is unsigned or outside its band, or a safety-critical proof that is unsigned,
  * is never ready. What was not looked at is asked for again.
  *
  * Source: workshop consensus. It certifies nothing: it lists what a person has and has not signed.
@@ -40,6 +42,8 @@ export function readiness(question: ReadyQuestion): Ready {
     if (finding.state === 'unsafe')
       missing.push({ kind: 'unsafe', id: finding.check, words: `${finding.label}: unsafe as last seen`, blocks: true });
   }
+  for (const { id, label } of question.loose ?? [])
+    missing.push({ kind: 'loose', id, words: `${label}: put together loosely for now`, blocks: true });
   const lastProof = new Map(question.proved.map((entry) => [entry.proof, entry.passed]));
   const lastSigned = new Map(question.signed.map((entry) => [entry.bolt, entry.judgement]));
   for (const proof of question.proofs) {

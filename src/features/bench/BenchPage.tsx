@@ -225,7 +225,7 @@ function OpenBench({ bicycle, task }: { bicycle: Bicycle; task: BenchTask }) {
   const steps = benchSteps(task, bicycle, { assembly: frontHub, bolts, findings });
   const left = bicycle.bench?.task === task ? bicycle.bench.step : null;
   const [at, setAt] = useState<string | null>(left);
-  const index = firstStep(steps, at);
+  const index = firstStep(steps, at ?? left);
   const step = steps[index];
   const stage = STAGE_OF_TASK[task];
   const clock = useBenchClock(bicycle, send, stage, step?.place ?? null);

@@ -49,6 +49,9 @@ const PLAIN_STAGES: Record<Exclude<Stage, 'look-over'>, ComponentType<StageProps
   'hand-over': HandOver,
 };
 
+/** Stages at the stand, where the drawing leads and the bench is at hand. */
+const AT_THE_STAND: readonly Stage[] = ['look-over', 'strip', 'clean', 'overhaul', 'rebuild', 'prove'];
+
 function stageNotes(bicycle: Bicycle, currency: string): Partial<Record<Stage, string>> {
   const kept = bicycle.jobs.filter((row) => row.decision === 'keep');
   const running = runningTimers(bicycle).length;
@@ -144,6 +147,7 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
           signs={signs}
           lookOver={lookOver}
           current={current}
+          small={!AT_THE_STAND.includes(stage)}
           clock={timeCell}
           onOpen={open}
         />
@@ -171,8 +175,16 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
               onClose={() => setPlace(null)}
             />
           )}
-          <Box className="no-print" sx={{ display: 'flex', justifyContent: 'flex-end', mt: { xs: 0, md: -1 }, mb: 1 }}>
-            <Button component={Link} href={benchHref(bicycle, stage)} size="small" variant="outlined">
+          <Box
+            className="no-print"
+            sx={{
+              display: AT_THE_STAND.includes(stage) ? 'flex' : 'none',
+              justifyContent: 'flex-end',
+              mt: { xs: 0, md: -1 },
+              mb: 1,
+            }}
+          >
+            <Button component={Link} prefetch={false} href={benchHref(bicycle, stage)} size="small" variant="outlined">
               {bicycle.bench ? 'Back to the bench' : 'Bench mode'}
             </Button>
           </Box>
@@ -208,7 +220,7 @@ export function BikePage() {
     return (
       <WayBack
         title="There is no such bicycle here"
-        detail="It may have been kept in another browser, or in the other workshop: the demonstration and your own are apart."
+        detail="It may belong to another device or browser, or to the other workshop: the demonstration and your own are apart. From another device it can be sent here, under Records."
       />
     );
   if (!bicycle)

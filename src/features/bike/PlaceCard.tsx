@@ -11,6 +11,7 @@ import { signedBolts } from '@/model/selectors';
 import { DetailDrawing } from '@/ui/drawing/DetailDrawing';
 import { StateMark } from '@/ui/StateMark';
 import { Notes } from '../notes/Notes';
+import { LooseButton } from '../rebuild/LooseEnds';
 import { StepPhotos } from '../photos/StepPhotos';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
@@ -50,8 +51,12 @@ export function PlaceCard({
         </IconButton>
       </Box>
       {here.map((finding) => (
-        <Box key={finding.check} sx={{ mb: 1 }}>
-          <StateMark state={finding.state} /> <Box component="span">{finding.reasons[0]}</Box>
+        <Box
+          key={finding.check}
+          sx={{ mb: 1, display: 'grid', gridTemplateColumns: 'auto minmax(0, 1fr)', columnGap: 1.5 }}
+        >
+          <StateMark state={finding.state} />
+          <Box>{finding.reasons[0]}</Box>
         </Box>
       ))}
       {here.length === 0 && (
@@ -79,7 +84,10 @@ export function PlaceCard({
           {signed.has(bolt.id) && ', signed'}
         </Box>
       ))}
-      <Box sx={{ mt: 2 }}>
+      <Box sx={{ mt: 2, display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
+        <LooseButton bicycle={bicycle} send={send} place={place} />
+      </Box>
+      <Box sx={{ mt: 1 }}>
         <StepPhotos bicycle={bicycle} send={send} place={place} step={OF_THE_PLACE} title={placeLabel(place)} />
       </Box>
       <Box sx={{ mt: 2 }}>

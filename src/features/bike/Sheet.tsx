@@ -13,6 +13,7 @@ import type { PlacedSign } from '@/core/drawing/svg';
 import type { LookOver } from '@/core/inspect/lookOver';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { Disclosure } from '@/ui/Disclosure';
+import { anyOrder } from '@/ui/anyOrder';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
 import { DrawingLegend } from '@/ui/drawing/DrawingLegend';
 import { useKeys } from '@/ui/keys/useKeys';
@@ -29,6 +30,7 @@ function FindPlace({ places, onFind, onClose }: { places: string[]; onFind(place
       blurOnSelect
       options={places}
       getOptionLabel={placeLabel}
+      filterOptions={anyOrder}
       onChange={(_event, place) => place && onFind(place)}
       onBlur={onClose}
       sx={{ width: 240 }}
@@ -54,8 +56,11 @@ export function Sheet({
   lookOver,
   current,
   clock,
+  small,
   onOpen,
 }: StageProps & {
+  /** On a phone the drawing steps back where the figures decide. */
+  small: boolean;
   signs: PlacedSign[];
   lookOver: LookOver | null;
   current: string | null;
@@ -74,9 +79,8 @@ export function Sheet({
       aria-label="The bicycle"
       sx={{
         bgcolor: 'sheet.paper',
-        borderRight: { md: '1px solid' },
-        borderBottom: { xs: '1px solid', md: 0 },
-        borderColor: 'divider',
+        borderRight: { md: '1px solid var(--mui-palette-divider)' },
+        borderBottom: { xs: '1px solid var(--mui-palette-divider)', md: 'none' },
         height: { md: '100%' },
         display: 'flex',
         flexDirection: 'column',
@@ -88,7 +92,13 @@ export function Sheet({
     >
       <Box
         className="no-print"
-        sx={{ display: 'flex', gap: 0.5, alignItems: 'center', minHeight: 44, justifyContent: 'flex-end' }}
+        sx={{
+          display: { xs: small ? 'none' : 'flex', md: 'flex' },
+          gap: 0.5,
+          alignItems: 'center',
+          minHeight: 44,
+          justifyContent: 'flex-end',
+        }}
       >
         {finding ? (
           <FindPlace
@@ -125,7 +135,17 @@ export function Sheet({
           <SaveAlt fontSize="small" />
         </Button>
       </Box>
-      <Box sx={{ flex: { md: 1 }, minHeight: 0, display: 'flex', alignItems: 'center' }}>
+      <Box
+        sx={{
+          flex: { md: 1 },
+          minHeight: 0,
+          display: 'flex',
+          alignItems: 'center',
+          width: '100%',
+          maxWidth: { xs: small ? 230 : 'none', md: 'none' },
+          mx: 'auto',
+        }}
+      >
         <BicycleDrawing
           kind={bicycle.kind}
           label={`${bicycle.name}, drawn from the drive side`}

@@ -9,7 +9,7 @@ import { stateColour } from '@/ui/StateMark';
 import { useSettings } from '../workshop/WorkshopProvider';
 import { useCeiling } from './useCeiling';
 
-function Cell({ label, value, tone }: { label: string; value: ReactNode; tone?: string }) {
+function Cell({ label, value }: { label: string; value: ReactNode }) {
   return (
     <Box
       sx={{
@@ -32,7 +32,7 @@ function Cell({ label, value, tone }: { label: string; value: ReactNode; tone?: 
       >
         {label}
       </Box>
-      <Box sx={{ fontWeight: 660, fontSize: '1.05rem', whiteSpace: 'nowrap', color: tone }}>{value}</Box>
+      <Box sx={{ fontWeight: 660, fontSize: '1.05rem', whiteSpace: 'nowrap' }}>{value}</Box>
     </Box>
   );
 }
@@ -60,7 +60,7 @@ export function TitleBlock({
       aria-label="Title block"
       sx={{
         display: 'grid',
-        gridTemplateColumns: 'minmax(0, 1.5fr) minmax(0, 1fr) minmax(0, 1.3fr)',
+        gridTemplateColumns: 'minmax(0, 1.6fr) minmax(0, 1fr) minmax(0, 1.1fr)',
         border: '1.5px solid',
         borderColor: 'text.primary',
         bgcolor: 'sheet.paper',
@@ -72,10 +72,23 @@ export function TitleBlock({
             ? bought
               ? 'Spent'
               : 'Asked'
-            : `${bought ? 'Spent' : 'Asked'}; most to pay ${money(ceiling, currency, true)}`
+            : bought
+              ? 'Spent of what it may cost'
+              : 'Asked of what it may cost'
         }
-        value={money(shown, currency, true)}
-        tone={over ? stateColour('replace') : undefined}
+        value={
+          <>
+            <Box component="span" sx={{ color: over ? stateColour('replace') : undefined }}>
+              {money(shown, currency, true)}
+            </Box>
+            {ceiling !== null && (
+              <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
+                {' '}
+                of {money(ceiling, currency, true)}
+              </Box>
+            )}
+          </>
+        }
       />
       <Cell label="Not looked at" value={missing === null ? '…' : missing === 0 ? 'none' : missing} />
       <Cell label="Time put down" value={clock} />

@@ -44,6 +44,7 @@ export function TopBar({ children, end }: { children?: ReactNode; end?: ReactNod
     >
       <Box
         component={Link}
+        prefetch={false}
         href="/"
         sx={{
           color: 'primary.main',
@@ -80,6 +81,7 @@ export function TopBar({ children, end }: { children?: ReactNode; end?: ReactNod
       {end}
       <IconButton
         component={Link}
+        prefetch={false}
         href="/records"
         color="inherit"
         aria-label="Records: export, import, send"

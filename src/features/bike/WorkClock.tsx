@@ -55,7 +55,8 @@ export function WorkClock({ bicycle, send, stage, clock }: StageProps & { stage:
         sx={{
           p: 0,
           minWidth: 0,
-          minHeight: 28,
+          minHeight: 0,
+          lineHeight: 1.45,
           fontSize: '1.05rem',
           fontWeight: 660,
           gap: 0.75,

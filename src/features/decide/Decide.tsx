@@ -17,6 +17,7 @@ import { ReadingField } from '@/ui/ReadingField';
 import { BigNumber, Section } from '@/ui/Section';
 import { stateColour } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';
+import { Deliveries } from './Deliveries';
 import { useFindings } from '../bike/useFindings';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
@@ -349,6 +350,7 @@ export function Decide({ bicycle, send }: StageProps) {
         </RuledList>
         <AddJob currency={currency} send={send} />
       </Section>
+      <Deliveries bicycle={bicycle} send={send} />
     </>
   );
 }

@@ -6,6 +6,8 @@ import { miscount, USUAL_PITCHES } from '@/core/inspect/chainPitch';
 import type { Check, Evidence } from '@/core/inspect/checks';
 import { Choices } from '@/ui/Choices';
 import { ReadingField } from '@/ui/ReadingField';
+import { RIM_HOLLOW } from '@/core/inspect/checks';
+import { JudgedField } from '../workshop/JudgedField';
 
 export const FEELS = [
   { id: 'smooth', label: 'Smooth' },
@@ -47,6 +49,8 @@ function errorAt(errors: Props['errors'], ...paths: string[]): string | null {
 
 function Readings({
   label,
+  calculator,
+  question,
   unit,
   list,
   large,
@@ -55,6 +59,8 @@ function Readings({
   help,
 }: {
   label: string;
+  calculator: string;
+  question(value: number): unknown;
   unit: string;
   list: number[];
   large?: boolean;
@@ -64,7 +70,10 @@ function Readings({
 }) {
   return (
     <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'start' }}>
-      <ReadingField
+      <JudgedField
+        calculator={calculator}
+        question={question}
+        earlier={list}
         label={label}
         kind="length"
         unit={unit}
@@ -152,7 +161,9 @@ export function EvidenceFields({ check, kind, seen, errors, note }: Props) {
                 Number.isInteger(n) && n >= 6 && n <= 400 ? null : 'count whole pitches, 6 to 400; a link pair is two'
               }
             />
-            <ReadingField
+            <JudgedField
+              calculator="inspect.chainWear"
+              question={(lengthMm) => ({ chain: kind.chain, pitches: seen.pitches ?? USUAL_PITCHES, lengthMm })}
               label="Length over them"
               kind="length"
               unit="mm"
@@ -195,6 +206,8 @@ export function EvidenceFields({ check, kind, seen, errors, note }: Props) {
       return frontBrakeSurface(kind) === 'disc' ? (
         <Box sx={{ display: 'grid', gap: 2 }}>
           <Readings
+            calculator="inspect.disc"
+            question={(value) => ({ readingsMm: [...(seen.readingsMm ?? []), value], minimumMm: seen.minimumMm })}
             label="Disc, on the track"
             unit="mm"
             large
@@ -217,6 +230,8 @@ export function EvidenceFields({ check, kind, seen, errors, note }: Props) {
         </Box>
       ) : (
         <Readings
+          calculator="inspect.wearLimit"
+          question={(reading) => ({ ...RIM_HOLLOW, reading })}
           label="Hollow under a straight edge"
           unit="mm"
           large
@@ -229,6 +244,8 @@ export function EvidenceFields({ check, kind, seen, errors, note }: Props) {
     case 'reading':
       return (
         <Readings
+          calculator="inspect.wearLimit"
+          question={(reading) => ({ ...check[frontBrakeSurface(kind) === 'disc' ? 'disc' : 'rim'], reading })}
           label={frontBrakeSurface(kind) === 'disc' ? 'Pad and backing' : 'Rubber left'}
           unit={check.unit}
           large

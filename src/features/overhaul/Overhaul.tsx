@@ -113,6 +113,7 @@ function Balls({ send, tray }: Pick<StageProps, 'send'> & { tray: Tray }) {
           value={null}
           width={180}
           help="Enter after each; three will do"
+          earlier={readings}
           onCommit={(value) => note({ ballReadingsMm: [...readings, value].slice(-50) })}
           refuse={ballHint}
         />

@@ -19,6 +19,7 @@ const WHERE: Record<Missing['kind'], { stage: Stage; label: string } | null> = {
   unsafe: { stage: 'look-over', label: 'Look over' },
   'not-looked-at': { stage: 'look-over', label: 'Look over' },
   torque: { stage: 'rebuild', label: 'Rebuild' },
+  loose: { stage: 'rebuild', label: 'Rebuild' },
   unsigned: null,
   failed: null,
 };

@@ -17,6 +17,7 @@ export function useReady(bicycle: Bicycle): Ready | null {
     bolts: output.bolts,
     signed: signedBolts(bicycle, output.bolts),
     proofs,
+    loose: bicycle.looseEnds.filter((row) => row.closedAt === null),
     proved: bicycle.proofs.map(({ proof, passed }) => ({ proof, passed })),
   });
 }

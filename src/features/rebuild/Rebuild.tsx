@@ -10,6 +10,7 @@ import { newId } from '@/store/browser';
 import { ReadingField } from '@/ui/ReadingField';
 import { Section } from '@/ui/Section';
 import { stateColour, StateMark } from '@/ui/StateMark';
+import { LooseEnds } from './LooseEnds';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { RuledList } from '@/ui/RuledList';
@@ -140,17 +141,20 @@ export function Rebuild({ bicycle, send }: StageProps) {
   const bolts = output?.bolts ?? [];
   const signed = new Map(signedBolts(bicycle, bolts).map((entry) => [entry.bolt, entry]));
   return (
-    <Section title="Torque round" aside={`${signed.size} of ${bolts.length} signed`}>
-      <Typography sx={{ mb: 2, maxWidth: '62ch' }}>
-        Every bolt, front to back: the round always finds some loose. The figure on the part or its paper comes first;
-        this table is the fall-back. Grease lowers what a bolt needs.
-      </Typography>
-      {!output && <Typography role="status">Looking the bolts up…</Typography>}
-      <RuledList data-readings>
-        {bolts.map((bolt) => (
-          <BoltRow key={bolt.id} send={send} bolt={bolt} signed={signed.get(bolt.id)} />
-        ))}
-      </RuledList>
-    </Section>
+    <>
+      <LooseEnds bicycle={bicycle} send={send} />
+      <Section title="Torque round" aside={`${signed.size} of ${bolts.length} signed`}>
+        <Typography sx={{ mb: 2, maxWidth: '62ch' }}>
+          Every bolt, front to back: the round always finds some loose. The figure on the part or its paper comes first;
+          this table is the fall-back. Grease lowers what a bolt needs.
+        </Typography>
+        {!output && <Typography role="status">Looking the bolts up…</Typography>}
+        <RuledList data-readings>
+          {bolts.map((bolt) => (
+            <BoltRow key={bolt.id} send={send} bolt={bolt} signed={signed.get(bolt.id)} />
+          ))}
+        </RuledList>
+      </Section>
+    </>
   );
 }

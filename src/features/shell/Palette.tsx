@@ -5,6 +5,7 @@ import TextField from '@mui/material/TextField';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useMemo } from 'react';
 import { BENCH_TASKS, STAGES } from '@/model/record';
+import { anyOrder } from '@/ui/anyOrder';
 import { TASK_WORDS } from '../bench/steps';
 import { STAGE_LABELS } from '../bike/stages';
 import { useWorkshopName, useWorkshopState } from '../workshop/WorkshopProvider';
@@ -80,6 +81,7 @@ export function Palette({
         autoHighlight
         disablePortal
         options={entries}
+        filterOptions={anyOrder}
         groupBy={(entry) => entry.group}
         getOptionLabel={(entry) => entry.label}
         getOptionKey={(entry) => entry.id}

@@ -1,14 +1,15 @@
 'use client';
 import Snackbar from '@mui/material/Snackbar';
 import dynamic from 'next/dynamic';
-import { Suspense, useCallback, useState, type ReactNode } from 'react';
+import { Suspense, useCallback, useEffect, useState, type ReactNode } from 'react';
 import { useKeys } from '@/ui/keys/useKeys';
 import { useSettings, useWorkshop, useWorkshopState } from '../workshop/WorkshopProvider';
 import { HeldReading } from './HeldReading';
 import { Offline } from './Offline';
 import { Reminders } from './Reminders';
 
-const Palette = dynamic(() => import('./Palette').then((module) => module.Palette), { ssr: false });
+const loadPalette = () => import('./Palette');
+const Palette = dynamic(() => loadPalette().then((module) => module.Palette), { ssr: false });
 const Shortcuts = dynamic(() => import('./Shortcuts').then((module) => module.Shortcuts), { ssr: false });
 const CaliperPanel = dynamic(() => import('./CaliperPanel').then((module) => module.CaliperPanel), { ssr: false });
 
@@ -23,6 +24,11 @@ export function Shell({ children }: { children: ReactNode }) {
   const [caliper, setCaliper] = useState(false);
   const close = useCallback(() => setOpen(null), []);
   const shortcuts = useCallback(() => setOpen('shortcuts'), []);
+  // There before it is asked for, so that letters typed right after its key are not lost.
+  useEffect(() => {
+    const soon = setTimeout(() => void loadPalette(), 3000);
+    return () => clearTimeout(soon);
+  }, []);
   useKeys(['everywhere'], { palette: () => setOpen('palette'), shortcuts }, letterKeys);
   return (
     <>

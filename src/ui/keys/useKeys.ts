@@ -14,6 +14,14 @@ function isTyping(target: EventTarget | null): boolean {
   );
 }
 
+/** What is heard even in a field: the palette anywhere, undo where nothing is being typed that could be undone. */
+function heardInField(id: KeyId, field: HTMLInputElement): boolean {
+  if (id === 'palette') return true;
+  return (
+    (id === 'undo' || id === 'redo') && field.dataset.reading !== undefined && field.dataset.drafting === undefined
+  );
+}
+
 /** Keys that a control under the focus needs for itself. */
 function belongsToControl(target: EventTarget | null, key: string): boolean {
   if (!(target instanceof HTMLElement || target instanceof SVGElement)) return false;
@@ -41,8 +49,8 @@ export function useKeys(scopes: readonly Scope[], handlers: KeyHandlers, letterK
       const row = rowFor(event, heard.split(' ') as Scope[], letterKeys);
       const handler = row && latest.current[row.id];
       if (!row || !handler) return;
-      const typing = isTyping(event.target);
-      if (typing && !row.keys.some((key) => key === 'Mod+k')) return;
+      if (isTyping(event.target) && !(event.target instanceof HTMLInputElement && heardInField(row.id, event.target)))
+        return;
       if (!own && belongsToControl(event.target, event.key)) return;
       if (document.querySelector('[role="dialog"]') && row.id !== 'leave-bench') return;
       event.preventDefault();

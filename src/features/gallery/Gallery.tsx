@@ -1,0 +1,230 @@
+'use client';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState, type ReactNode } from 'react';
+import { bicycleKind, FRAMES } from '@/core/bicycle';
+import { detailOf } from '@/core/drawing/details';
+import { SIGNS } from '@/core/drawing/signs';
+import { minorUnit, row } from '@/core/verdict';
+import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
+import { DetailDrawing } from '@/ui/drawing/DetailDrawing';
+import { DrawingLegend } from '@/ui/drawing/DrawingLegend';
+import { Choices } from '@/ui/Choices';
+import { RangeFields } from '@/ui/RangeFields';
+import { ReadingField } from '@/ui/ReadingField';
+import { RuledList } from '@/ui/RuledList';
+import { BigNumber, Section } from '@/ui/Section';
+import { SpreadChart } from '@/ui/SpreadChart';
+import { stateColour, StateMark } from '@/ui/StateMark';
+import { Working } from '@/ui/Working';
+import { TopBar } from '../bike/TopBar';
+import { BallCounter } from '../strip/BallCounter';
+import { WhichWay } from '../strip/WhichWay';
+
+const DETAILS = ['hub.front', 'headset', 'bottom-bracket', 'pedal.left', 'derailleur.rear', 'brake.front'];
+const KIND = bicycleKind.parse({ mudguards: true, rack: true, lights: true });
+const OF_FRAME = {
+  diamond: { gears: 'derailleur', brakes: 'cantilever' },
+  mixte: { bars: 'swept', beadSeatMm: 590, mudguards: true },
+  'step-through': {
+    bars: 'swept',
+    gears: 'hub',
+    brakes: 'drum',
+    beadSeatMm: 590,
+    tyreWidthMm: 37,
+    mudguards: true,
+    basket: true,
+  },
+  'small-wheel': { bars: 'flat', gears: 'hub', brakes: 'direct-pull', beadSeatMm: 406, tyreWidthMm: 40 },
+  'long-tail': { bars: 'flat', stem: 'threadless', brakes: 'disc', beadSeatMm: 559, tyreWidthMm: 50, rack: true },
+  'full-suspension': { bars: 'flat', stem: 'threadless', brakes: 'disc', beadSeatMm: 584, tyreWidthMm: 58 },
+} as const;
+
+function Row({ children }: { children: ReactNode }) {
+  return <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'start', mb: 2 }}>{children}</Box>;
+}
+
+/** Every shared piece in every state, for eyes and tests. */
+export function Gallery() {
+  const [choice, setChoice] = useState<'firm' | 'loose'>('firm');
+  const [range, setRange] = useState({ low: 1200, likely: 2000, high: 3200 });
+  const [reading, setReading] = useState<number | null>(306.9);
+  const [count, setCount] = useState<number | null>(9);
+  const [place, setPlace] = useState<string | null>('hub.front');
+  return (
+    <>
+      <TopBar>
+        <Box component="h1" sx={{ m: 0, fontSize: '1.1rem', fontWeight: 640 }}>
+          Pieces
+        </Box>
+      </TopBar>
+      <Box component="main" sx={{ px: { xs: 2, md: 5 }, py: 3, maxWidth: 1280, mx: 'auto' }}>
+        <Section title="Signs">
+          <Row>
+            {SIGNS.map((id) => (
+              <StateMark key={id} state={id} />
+            ))}
+          </Row>
+        </Section>
+        <Section title="The drawing, of each kind of frame">
+          <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: 'repeat(3, 1fr)' }, gap: 3 }}>
+            {FRAMES.map((frame) => (
+              <Box key={frame}>
+                <BicycleDrawing
+                  kind={bicycleKind.parse({ frame, ...OF_FRAME[frame] })}
+                  label={frame.replace('-', ' ')}
+                />
+                <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>{frame.replace('-', ' ')}</Box>
+              </Box>
+            ))}
+          </Box>
+        </Section>
+        <Section title="The drawing with its places" aside="one sign of each kind">
+          <Box sx={{ maxWidth: 760 }}>
+            <BicycleDrawing
+              kind={KIND}
+              label="Every sign on one bicycle"
+              current={place}
+              onOpen={setPlace}
+              signs={SIGNS.map((sign, i) => ({
+                sign,
+                place: [
+                  'tyre.front',
+                  'rim.front',
+                  'hub.front',
+                  'headset',
+                  'saddle',
+                  'frame',
+                  'hub.rear',
+                  'chain',
+                  'bottom-bracket',
+                  'seat-post',
+                  'tyre.rear',
+                  'rack',
+                ][i]!,
+              }))}
+            />
+            <DrawingLegend label="Signs" signs={SIGNS.map((sign) => ({ sign, place: 'frame' }))} />
+          </Box>
+          <Box sx={{ width: 180, mt: 2 }}>
+            <BicycleDrawing kind={KIND} label="Small" quiet signs={[{ place: 'chain', sign: 'replace' }]} />
+          </Box>
+        </Section>
+        <Section title="Details">
+          <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: 'repeat(3, 1fr)' }, gap: 4 }}>
+            {DETAILS.map((id, i) => {
+              const detail = detailOf(id, { ...KIND, brakes: 'cantilever' })!;
+              return (
+                <DetailDrawing
+                  key={id}
+                  detail={detail}
+                  hand={i === 0 ? ['cone.left'] : []}
+                  off={i === 0 ? ['locknut.left', 'washer.left'] : []}
+                />
+              );
+            })}
+          </Box>
+        </Section>
+        <Section title="Readings">
+          <Row>
+            <ReadingField
+              label="Empty"
+              kind="length"
+              unit="mm"
+              value={null}
+              onCommit={() => undefined}
+              help="Type, or let the caliper type"
+            />
+            <ReadingField
+              label="With a value"
+              kind="length"
+              unit="mm"
+              large
+              width={200}
+              value={reading}
+              onCommit={setReading}
+              onClear={() => setReading(null)}
+              judge={(mm) =>
+                mm > 307
+                  ? { state: 'replace', words: 'past its limit of 307' }
+                  : { state: 'fine', words: 'under its limit of 307' }
+              }
+              refuse={(mm) => (mm > 400 ? 'longer than any chain here' : null)}
+            />
+            <ReadingField
+              label="Wrong"
+              kind="length"
+              unit="mm"
+              value={6.35}
+              error="no ball of that size"
+              onCommit={() => undefined}
+            />
+            <ReadingField
+              label="With a trace"
+              kind="length"
+              unit="mm"
+              value={6.34}
+              earlier={[6.35, 6.34, 6.36, 6.34]}
+              onCommit={() => undefined}
+            />
+            <RangeFields label="Parts" kind="money" unit="EUR" range={range} onCommit={setRange} />
+          </Row>
+        </Section>
+        <Section title="Choices and counts">
+          <Row>
+            <Choices<'firm' | 'loose'>
+              label="Left arm"
+              options={[
+                { id: 'firm', label: 'Firm' },
+                { id: 'loose', label: 'Loose' },
+              ]}
+              value={choice}
+              onChoose={setChoice}
+            />
+            <BallCounter label="out, left" count={count} onCount={setCount} />
+            <BallCounter label="not counted yet" count={null} onCount={() => undefined} />
+          </Row>
+          <WhichWay question={{ fastener: 'pedal', side: 'left', action: 'loosen' }} />
+        </Section>
+        <Section title="Figures and working" aside="an aside">
+          <Row>
+            <BigNumber value="€79.58" label="the most to pay" />
+            <BigNumber value="Walk away" label="at the asking price" tone={stateColour('replace')} />
+          </Row>
+          <SpreadChart
+            label="Profit"
+            currency="EUR"
+            middle={1200}
+            bins={[-2000, -1000, 0, 1000, 2000, 3000].map((from, i) => ({
+              from,
+              to: from + 1000,
+              count: [2, 5, 9, 12, 6, 3][i]!,
+            }))}
+          />
+          <Working rows={[row('w', 'wear', 0.689, '%'), row('Q', 'payable', 7958, minorUnit('EUR'))]} />
+        </Section>
+        <Section title="Lists and words">
+          <RuledList>
+            <Box component="li" sx={{ py: 1 }}>
+              One row
+            </Box>
+            <Box component="li" sx={{ py: 1 }}>
+              Another row
+            </Box>
+          </RuledList>
+          <Row>
+            <Button variant="contained">First choice</Button>
+            <Button variant="outlined">Another</Button>
+            <Button color="inherit">Quiet</Button>
+            <Button variant="outlined" disabled>
+              Not now
+            </Button>
+          </Row>
+          <Alert severity="error">The browser would not write the last change. It is kept in this tab.</Alert>
+          <Alert severity="info">A newer Ergasto is ready.</Alert>
+        </Section>
+      </Box>
+    </>
+  );
+}
