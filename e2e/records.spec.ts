@@ -15,14 +15,14 @@ function kept(page: Page, workshop: string): Promise<Record<string, unknown>> {
     (name) =>
       new Promise((resolve, reject) => {
         const open = indexedDB.open(`ergasto-${name}`);
-        open.onerror = () => reject(open.error);
+        open.onerror = () => reject(new Error('the database does not open'));
         open.onsuccess = () => {
           const store = open.result.transaction('bicycles').objectStore('bicycles');
           const all = store.getAll();
           const keys = store.getAllKeys();
           keys.onsuccess = () => {
             open.result.close();
-            resolve(Object.fromEntries(all.result.map((row, i) => [String(keys.result[i]), row as unknown])));
+            resolve(Object.fromEntries(all.result.map((row, i) => [keys.result[i] as string, row as unknown])));
           };
         };
       }),

@@ -127,7 +127,7 @@ export function withLeaves(
       const [head, ...rest] = leaf.split('/');
       if ((PLAIN as readonly string[]).includes(leaf)) putField(record, leaf, value);
       else if ((FIELD_OBJECTS as readonly string[]).includes(head!)) putField(record[head!] as Any, rest[0]!, value);
-      else if (head === 'appraisal') putField(draft.appraisal as unknown as Any, rest[0]!, value);
+      else if (head === 'appraisal') putField(draft.appraisal, rest[0]!, value);
       else if (head === 'costLines') putRow(draft.appraisal.lines, rest.join('/'), value);
       else if ((ROW_LISTS as readonly string[]).includes(head!)) putRow(record[head!] as Row[], rest.join('/'), value);
       else if (head === 'trays') {

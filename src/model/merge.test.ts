@@ -12,42 +12,34 @@ const at = (minute: number) => new Date(Date.parse(AT) + minute * 60_000).toISOS
 const origin = () => ({ ...newBicycle('b1', AT, 'Green tourer'), sharedAt: at(1) });
 
 const command: fc.Arbitrary<Command> = fc.oneof(
-  fc.constantFrom('preserve', 'period', 'donor').map((brief) => ({ type: 'setBrief', brief }) as Command),
-  fc.nat(500).map((asking) => ({ type: 'setAppraisal', changes: { asking: asking * 100 } }) as Command),
+  fc.constantFrom('preserve', 'period', 'donor').map((brief): Command => ({ type: 'setBrief', brief })),
+  fc.nat(500).map((asking): Command => ({ type: 'setAppraisal', changes: { asking: asking * 100 } })),
   fc
     .constantFrom('disc', 'drum', 'cantilever')
-    .map((brakes) => ({ type: 'describeKind', changes: { brakes } }) as Command),
-  fc
-    .tuple(fc.nat(3), fc.integer({ min: 1, max: 90 }))
-    .map(
-      ([i, minutes]) =>
-        ({ type: 'putMinutes', entry: { id: `m${i}`, stage: 'strip', minutes, at: AT, place: null } }) as Command,
-    ),
-  fc.nat(3).map((i) => ({ type: 'removeMinutes', entry: `m${i}` }) as Command),
-  fc.nat(3).map(
-    (i) =>
-      ({
-        type: 'addObservation',
-        observation: {
-          id: `o${i}`,
-          check: 'chain',
-          at: at(i),
-          evidence: { pitches: 24, lengthMm: 306 + i },
-          note: '',
-          withdrawn: false,
-        },
-      }) as Command,
-  ),
-  fc.nat(3).map((i) => ({ type: 'withdrawObservation', observation: `o${i}` }) as Command),
-  fc.nat(12).map((out) => ({ type: 'countBalls', place: 'hub.front', side: 'left', changes: { out } }) as Command),
-  fc.constantFrom('tight', 'tick', 'smooth').map(
-    (feel) =>
-      ({
-        type: 'addTrial',
-        place: 'hub.front',
-        trial: { id: `t${feel}`, turnDeg: 5, feel, clamped: false },
-      }) as Command,
-  ),
+    .map((brakes): Command => ({ type: 'describeKind', changes: { brakes } })),
+  fc.tuple(fc.nat(3), fc.integer({ min: 1, max: 90 })).map(([i, minutes]): Command => ({
+    type: 'putMinutes',
+    entry: { id: `m${i}`, stage: 'strip', minutes, at: AT, place: null },
+  })),
+  fc.nat(3).map((i): Command => ({ type: 'removeMinutes', entry: `m${i}` })),
+  fc.nat(3).map((i): Command => ({
+    type: 'addObservation',
+    observation: {
+      id: `o${i}`,
+      check: 'chain',
+      at: at(i),
+      evidence: { pitches: 24, lengthMm: 306 + i },
+      note: '',
+      withdrawn: false,
+    },
+  })),
+  fc.nat(3).map((i): Command => ({ type: 'withdrawObservation', observation: `o${i}` })),
+  fc.nat(12).map((out): Command => ({ type: 'countBalls', place: 'hub.front', side: 'left', changes: { out } })),
+  fc.constantFrom('tight', 'tick', 'smooth').map((feel): Command => ({
+    type: 'addTrial',
+    place: 'hub.front',
+    trial: { id: `t${feel}`, turnDeg: 5, feel, clamped: false },
+  })),
 );
 
 /** A copy after some commands, each at a minute and with an id of its own. */

@@ -146,7 +146,7 @@ export async function unpack(data: Uint8Array): Promise<Unpacked> {
     if (!bytes) return { ok: false, why: `The photograph ${file} is named in it and not there, so nothing was taken.` };
     if (!/^(image\/(jpeg|png|webp)|audio\/[\w.+-]+)/.test(type))
       return { ok: false, why: `${file} is neither a photograph nor a sound, so nothing was taken.` };
-    blobs.push({ id, blob: new Blob([bytes as Uint8Array<ArrayBuffer>], { type }) });
+    blobs.push({ id, blob: new Blob([bytes], { type }) });
   }
   return { ok: true, parcel: { file: read.file, blobs } };
 }

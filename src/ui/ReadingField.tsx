@@ -108,9 +108,12 @@ export function ReadingField({
     if (draft === null && document.activeElement === input.current) input.current?.select();
   }, [draft, shown]);
 
-  const commitNow = useRef<() => boolean>(() => true);
+  const takeNow = useRef<(text: string, field: HTMLElement) => void>(() => undefined);
   useEffect(() => {
-    commitNow.current = commit;
+    takeNow.current = (text, field) => {
+      setDraft(text);
+      if (commit() && !keepEmpty) moveOn(field);
+    };
   });
 
   function commit(): boolean {
@@ -147,10 +150,7 @@ export function ReadingField({
   useEffect(() => {
     const field = input.current;
     if (!field) return;
-    const take = (event: Event) => {
-      setDraft((event as CustomEvent<string>).detail);
-      if (commitNow.current()) moveOn(field);
-    };
+    const take = (event: Event) => takeNow.current((event as CustomEvent<string>).detail, field);
     field.addEventListener(READING_EVENT, take);
     return () => field.removeEventListener(READING_EVENT, take);
   }, []);

@@ -11,7 +11,8 @@ function valueWords(leaf: string, value: unknown, currency: string): string {
   if (value === null || value === undefined) return 'nothing';
   if (typeof value === 'number')
     return /asking|otherCosts|price|fee/.test(leaf) ? money(value, currency) : String(value);
-  if (typeof value !== 'object') return String(value);
+  if (typeof value === 'string' || typeof value === 'boolean') return String(value);
+  if (typeof value !== 'object') return 'another value';
   const row = value as Record<string, unknown>;
   const words = ['label', 'title', 'text', 'outcome', 'feel', 'minutes', 'valueNm', 'paid', 'likely', 'out']
     .filter((key) => typeof row[key] === 'string' || typeof row[key] === 'number')

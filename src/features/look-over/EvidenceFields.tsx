@@ -268,7 +268,5 @@ export function nothingFound(check: Check): Evidence | null {
 
 /** Evidence with changes laid over it; a change to undefined takes a field away. */
 export function mergedEvidence(seen: Evidence, changes: Evidence): Evidence {
-  return Object.fromEntries(
-    Object.entries({ ...seen, ...changes }).filter(([, value]) => value !== undefined),
-  ) as Evidence;
+  return Object.fromEntries(Object.entries({ ...seen, ...changes }).filter(([, value]) => value !== undefined));
 }

@@ -17,7 +17,7 @@ function Sound({ id }: { id: string }) {
   const { url, missing } = useBlob(id);
   if (missing) return <Typography variant="caption">The sound lies on another device.</Typography>;
   // A remark spoken at the bench has no words to show beside it.
-  // eslint-disable-next-line jsx-a11y/media-has-caption
+
   return url ? <audio controls src={url} style={{ height: 40, maxWidth: '100%' }} /> : null;
 }
 

@@ -338,7 +338,10 @@ function Room() {
       freeMb: usage === undefined || quota === undefined ? null : (quota - usage) / 1e6,
     });
   }
-  useEffect(() => void look(false), []);
+  useEffect(() => {
+    const soon = setTimeout(() => void look(false));
+    return () => clearTimeout(soon);
+  }, []);
   if (!room) return null;
   return (
     <Section title="Room in this browser">
