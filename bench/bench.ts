@@ -8,6 +8,7 @@ import { USUAL_COSTS } from '../src/model/fresh';
 // @ts-expect-error -- a plain script without types, shared with the demo
 import { build, chromium as chromiumPath, serve } from '../scripts/setup.mjs';
 import { setHubs } from './hubs';
+import { measureRecords } from './records';
 
 const HUBS = 200;
 const ARGS = [
@@ -105,6 +106,8 @@ try {
     'aim under 300 kB',
   );
 
+  await measureRecords(browser, address, line);
+
   await page.goto(`${address}/?workshop=demo`, { waitUntil: 'networkidle' });
   await page.addInitScript(() => {
     const seen: number[] = [];
@@ -124,7 +127,7 @@ try {
     const chance = page
       .getByRole('group', { name: /How sure is: Tyres cracked/ })
       .getByRole('button', { name: ['No', 'Surely', 'Perhaps', 'Likely', 'Unlikely'][i % 5]!, exact: true });
-    const shown = (await ceiling.elementHandle());
+    const shown = await ceiling.elementHandle();
     taps.push(
       await chance.evaluate(
         (button, { shown: number, before: was }) =>

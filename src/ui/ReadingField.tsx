@@ -6,6 +6,7 @@ import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
 import { parseDecimal, parseLengthMm, parseMoneyMinor, type ParsedReading } from '@/core/units/parseReading';
 import type { StateId } from '@/core/vocabulary/vocabulary';
 import { moneyTyped } from './format';
+import { READING_EVENT } from './readingEvent';
 import { StateMark } from './StateMark';
 import { Trace } from './Trace';
 
@@ -43,9 +44,6 @@ export interface ReadingFieldProps {
   /** What one press of an arrow key moves; the last digit of the instrument. */
   step?: number;
 }
-
-/** Sent to a field by an instrument, or when a held reading is given to it. */
-export const READING_EVENT = 'ergasto-reading';
 
 function typed(kind: ReadingKind, value: number | null): string {
   if (value === null) return '';

@@ -1,11 +1,10 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import dynamic from 'next/dynamic';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
-import { FLOOR_ORDERS, floorRows, type FloorOrder, type Summary } from '@/model/summary';
+import { floorRows, type FloorOrder, type Summary } from '@/model/summary';
 import { clockTime, hours } from '@/ui/format';
 import { useKeys } from '@/ui/keys/useKeys';
 import { TopBar } from '../bike/TopBar';
@@ -15,12 +14,9 @@ import { AddBicycle } from './AddBicycle';
 import { EmptyFloor } from './EmptyFloor';
 import { FloorRow } from './FloorRow';
 
-const ORDER_WORDS: Record<FloorOrder, string> = {
-  next: 'What can be done now',
-  name: 'Name',
-  newest: 'Newest first',
-  money: 'Most money in it',
-};
+// A floor with few bicycles needs no tools; they come after the list is drawn.
+const FloorTools = dynamic(() => import('./FloorTools').then((module) => module.FloorTools), { ssr: false });
+
 const A_SCREENFUL = 12;
 
 /** What runs and what waits over the whole floor, in one line each. */
@@ -130,41 +126,19 @@ export function Floor() {
               <AddBicycle label="A bicycle comes in" open={adding} onOpen={setAdding} />
             </Box>
             {(all.length > 3 || away > 0) && (
-              <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mb: 2, alignItems: 'center' }}>
-                <TextField
-                  label="Search"
-                  type="search"
-                  value={search}
-                  inputRef={field}
-                  onChange={(event) => {
-                    setSearch(event.target.value);
-                    setShown(A_SCREENFUL);
-                  }}
-                  sx={{ width: { xs: '100%', sm: 260 } }}
-                />
-                <TextField
-                  select
-                  label="In order of"
-                  value={order}
-                  onChange={(event) => setOrder(event.target.value as FloorOrder)}
-                  sx={{ minWidth: 210 }}
-                >
-                  {FLOOR_ORDERS.map((id) => (
-                    <MenuItem key={id} value={id}>
-                      {ORDER_WORDS[id]}
-                    </MenuItem>
-                  ))}
-                </TextField>
-                {(away > 0 || archived) && (
-                  <Button
-                    variant={archived ? 'contained' : 'outlined'}
-                    aria-pressed={archived}
-                    onClick={() => setArchived(!archived)}
-                  >
-                    {archived ? 'Back to the floor' : `Put away: ${away}`}
-                  </Button>
-                )}
-              </Box>
+              <FloorTools
+                search={search}
+                onSearch={(words) => {
+                  setSearch(words);
+                  setShown(A_SCREENFUL);
+                }}
+                order={order}
+                onOrder={setOrder}
+                away={away}
+                archived={archived}
+                onArchived={setArchived}
+                field={field}
+              />
             )}
             <Box
               component="ul"

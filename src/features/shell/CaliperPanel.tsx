@@ -7,7 +7,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useRef, useState } from 'react';
 import { caliperKeys, caliperReading } from '@/sim/caliper';
-import { READING_EVENT } from '@/ui/ReadingField';
+import { READING_EVENT } from '@/ui/readingEvent';
 
 const THINGS = [
   ['a ball, 1/4 in', 6.35],

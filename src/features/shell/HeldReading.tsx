@@ -1,22 +1,15 @@
 'use client';
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
+import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
 import { gatherBurst } from '@/ui/burst';
-import { READING_EVENT } from '@/ui/ReadingField';
+import type { HeldField } from './HeldDialog';
+
+const HeldDialog = dynamic(() => import('./HeldDialog').then((module) => module.HeldDialog), { ssr: false });
 
 const PAUSE_MS = 150;
 const MOST_FIELDS = 8;
 
-interface Field {
-  input: HTMLInputElement;
-  label: string;
-}
-
-function openFields(): Field[] {
+function openFields(): HeldField[] {
   return [...document.querySelectorAll<HTMLInputElement>('input[data-reading]:not([disabled])')]
     .filter((input) => input.offsetParent !== null)
     .map((input) => ({ input, label: input.labels?.[0]?.textContent ?? 'A field' }))
@@ -25,7 +18,7 @@ function openFields(): Field[] {
 
 /** A reading that an instrument typed while no field was open: held, and asked about, so that it never does anything else. */
 export function HeldReading() {
-  const [held, setHeld] = useState<{ text: string; fields: Field[] } | null>(null);
+  const [held, setHeld] = useState<{ text: string; fields: HeldField[] } | null>(null);
   useEffect(() => {
     const burst = gatherBurst();
     let pausing: ReturnType<typeof setTimeout> | undefined;
@@ -53,35 +46,5 @@ export function HeldReading() {
     };
   }, []);
   if (!held) return null;
-  const give = ({ input }: Field) => {
-    const { text } = held;
-    setHeld(null);
-    // The dialog gives the focus back first; the field takes it then.
-    setTimeout(() => {
-      input.focus();
-      input.dispatchEvent(new CustomEvent(READING_EVENT, { detail: text }));
-    }, 60);
-  };
-  return (
-    <Dialog open onClose={() => setHeld(null)} aria-labelledby="held-title" transitionDuration={0}>
-      <DialogTitle id="held-title" sx={{ fontSize: '2rem', fontWeight: 680 }}>
-        {held.text}
-      </DialogTitle>
-      <DialogContent sx={{ display: 'grid', gap: 1, minWidth: 280 }}>
-        {held.fields.length > 0
-          ? 'came in with no field open. Where does it belong?'
-          : 'came in with no field open, and there is none on this page. Open one, then measure again.'}
-        {held.fields.map((field, i) => (
-          <Button key={i} variant="outlined" autoFocus={i === 0} onClick={() => give(field)}>
-            {field.label}
-          </Button>
-        ))}
-      </DialogContent>
-      <DialogActions>
-        <Button color="inherit" onClick={() => setHeld(null)}>
-          Drop it
-        </Button>
-      </DialogActions>
-    </Dialog>
-  );
+  return <HeldDialog text={held.text} fields={held.fields} onClose={() => setHeld(null)} />;
 }

@@ -1,7 +1,7 @@
 'use client';
-import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
+import { Notice } from '@/ui/Notice';
 
 /** Keeps Ergasto for use without the network, and tells when a newer one is ready. */
 export function Offline() {
@@ -32,9 +32,8 @@ export function Offline() {
     ready.postMessage({ type: 'TAKE_OVER' });
   };
   return (
-    <Alert
-      severity="info"
-      className="no-print"
+    <Notice
+      tone="plain"
       action={
         <>
           <Button color="inherit" onClick={take}>
@@ -47,6 +46,6 @@ export function Offline() {
       }
     >
       A newer Ergasto is ready. Finish what you are typing first.
-    </Alert>
+    </Notice>
   );
 }

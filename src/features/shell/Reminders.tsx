@@ -1,9 +1,9 @@
 'use client';
-import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import { useWorkshopName, useWorkshopState } from '../workshop/WorkshopProvider';
+import { Notice } from '@/ui/Notice';
 
 /** After this many changes since the last export it is time for another. */
 const MANY_CHANGES = 200;
@@ -21,9 +21,8 @@ export function Reminders() {
   }, [own, any]);
   if (!own || later || unexported < MANY_CHANGES) return null;
   return (
-    <Alert
-      severity="info"
-      className="no-print"
+    <Notice
+      tone="plain"
       action={
         <>
           <Button color="inherit" component={Link} href="/records">
@@ -36,6 +35,6 @@ export function Reminders() {
       }
     >
       {unexported} changes since the last export. A browser can be cleared: keep a copy of the records elsewhere.
-    </Alert>
+    </Notice>
   );
 }

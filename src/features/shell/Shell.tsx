@@ -1,5 +1,4 @@
 'use client';
-import Snackbar from '@mui/material/Snackbar';
 import dynamic from 'next/dynamic';
 import { Suspense, useCallback, useEffect, useState, type ReactNode } from 'react';
 import { useKeys } from '@/ui/keys/useKeys';
@@ -10,10 +9,9 @@ import { Reminders } from './Reminders';
 
 const loadPalette = () => import('./Palette');
 const Palette = dynamic(() => loadPalette().then((module) => module.Palette), { ssr: false });
+const Remark = dynamic(() => import('./Remark').then((module) => module.Remark), { ssr: false });
 const Shortcuts = dynamic(() => import('./Shortcuts').then((module) => module.Shortcuts), { ssr: false });
 const CaliperPanel = dynamic(() => import('./CaliperPanel').then((module) => module.CaliperPanel), { ssr: false });
-
-const REMARK_MS = 6000;
 
 /** What lies round every page: keys that are heard everywhere, held readings, remarks. */
 export function Shell({ children }: { children: ReactNode }) {
@@ -43,14 +41,7 @@ export function Shell({ children }: { children: ReactNode }) {
       </Suspense>
       {open === 'shortcuts' && <Shortcuts onClose={close} />}
       {caliper && <CaliperPanel onClose={() => setCaliper(false)} />}
-      <Snackbar
-        open={remark !== null}
-        autoHideDuration={REMARK_MS}
-        onClose={(_event, reason) => reason !== 'clickaway' && workshop.say(null)}
-        message={remark}
-        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
-        sx={{ bottom: { xs: 76, md: 24 } }}
-      />
+      {remark !== null && <Remark words={remark} onClose={() => workshop.say(null)} />}
     </>
   );
 }

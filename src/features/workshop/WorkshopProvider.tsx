@@ -1,5 +1,4 @@
 'use client';
-import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { createContext, use, useEffect, useState, type ReactNode } from 'react';
 import { useStore } from 'zustand';
@@ -8,6 +7,7 @@ import type { Bicycle, WorkshopSettings } from '@/model/record';
 import { chosenWorkshop, openWorkshop } from '@/store/browser';
 import type { WorkshopName } from '@/store/database';
 import type { Workshop, WorkshopState } from '@/store/workshop';
+import { Notice } from '@/ui/Notice';
 
 /** The workshop that a tab has open. */
 export interface Opened {
@@ -49,9 +49,8 @@ function Problem({ workshop }: { workshop: Workshop }) {
   return (
     <>
       {problem && (
-        <Alert
-          severity="error"
-          className="no-print"
+        <Notice
+          tone="bad"
           action={
             <Button color="inherit" onClick={() => void workshop.retry()}>
               Try again
@@ -59,13 +58,13 @@ function Problem({ workshop }: { workshop: Workshop }) {
           }
         >
           {problem}
-        </Alert>
+        </Notice>
       )}
       {unopened.length > 0 && (
-        <Alert severity="warning" className="no-print">
+        <Notice tone="bad">
           {unopened.length === 1 ? 'One bicycle was' : `${unopened.length} bicycles were`} left closed and untouched.{' '}
           {unopened[0]!.detail}
-        </Alert>
+        </Notice>
       )}
     </>
   );
