@@ -1,5 +1,5 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { complaints, openDemo, reload } from './bench';
+import { complaints, openDemo } from './bench';
 
 const MOST_TABS = 400;
 
@@ -49,7 +49,6 @@ test('a second bicycle is added and taken through all nine stages without a mous
     await expect(page.getByLabel('May fetch, likely')).toBeFocused();
     await page.keyboard.type('150\n190\n');
     await expect(page.getByText('the most to pay')).toBeVisible();
-    await reload(page);
     await expect(page.getByLabel('May fetch, high')).toHaveValue('190');
     await type(page, page.getByLabel('Paid for it'), '35');
   });
@@ -60,7 +59,6 @@ test('a second bicycle is added and taken through all nine stages without a mous
     for (const _check of ['Tyres', 'Front hub', 'Headset']) await press(page, button('Looked, found nothing'));
     await press(page, button('Skip for now'));
     await type(page, page.getByLabel('Rubber left', { exact: true }), '4.5');
-    await reload(page);
     await expect(page.getByText('8 not looked at, which is not fine')).toBeVisible();
     await press(page, page.locator('button[aria-expanded]').filter({ hasText: 'Chain' }));
     await type(page, page.getByLabel('Length over them'), '309.2');
@@ -71,7 +69,6 @@ test('a second bicycle is added and taken through all nine stages without a mous
     await stage(page, 'Decide');
     await expect(page.getByText('Renew the cogs', { exact: true })).toBeVisible();
     await press(page, button(/Keep all \d/));
-    await reload(page);
     await expect(page.getByText('3 jobs kept').first()).toBeVisible();
   });
 
@@ -81,7 +78,6 @@ test('a second bicycle is added and taken through all nine stages without a mous
     for (let i = 0; i < 5; i++) await press(page, next);
     for (let i = 0; i < 10; i++) await press(page, button('out, left: one more'), 'Space');
     await press(page, next);
-    await reload(page);
     await expect(page.getByText('6 of 9 steps')).toBeVisible();
     await expect(page.getByText('Balls, left, 10 counted out')).toBeVisible();
     await press(page, next);
@@ -93,7 +89,6 @@ test('a second bicycle is added and taken through all nine stages without a mous
   await test.step('Clean', async () => {
     await stage(page, 'Clean');
     await press(page, button('Start a timer for Balls, left'));
-    await reload(page);
     await expect(page.getByRole('timer')).toBeVisible();
     await press(page, button('It is out'));
     await expect(page.getByText('Nothing is running.')).toBeVisible();
@@ -107,7 +102,6 @@ test('a second bicycle is added and taken through all nine stages without a mous
     for (let i = 0; i < 9; i++) await press(page, button('in, left: one more'), 'Space');
     await expect(page.getByText('9 went in where 10 belong. What happened?')).toBeVisible();
     await press(page, button('One was lost'));
-    await reload(page);
     await expect(button('One was lost')).toHaveAttribute('aria-pressed', 'true');
     await press(page, button(/^Tight drags/), 'Space');
     await expect(page.getByText(/1 trial ·/)).toBeVisible();
@@ -119,14 +113,12 @@ test('a second bicycle is added and taken through all nine stages without a mous
     await stage(page, 'Rebuild');
     await type(page, page.getByLabel('Wrench said').first(), '20');
     await expect(page.getByText('within its band').first()).toBeVisible();
-    await reload(page);
     await expect(page.getByText(/^1 of \d+ signed/)).toBeVisible();
   });
 
   await test.step('Prove', async () => {
     await stage(page, 'Prove');
     await press(page, button('Passed: Cables hold'));
-    await reload(page);
     await expect(button('Passed: Cables hold')).toHaveAttribute('aria-pressed', 'true');
     await expect(page.getByText('Not ready')).toBeVisible();
   });
@@ -134,7 +126,6 @@ test('a second bicycle is added and taken through all nine stages without a mous
   await test.step('Hand over', async () => {
     await stage(page, 'Hand over');
     await type(page, page.getByLabel('Sold for'), '150');
-    await reload(page);
     await expect(page.getByText('€115.00', { exact: true }).first()).toBeVisible();
     await expect(page.locator('#sheet')).toContainText('Not to be ridden until they are closed');
   });

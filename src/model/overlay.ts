@@ -64,7 +64,7 @@ export function overlayFor(
     for (const place of new Set(bolts.map((bolt) => bolt.place))) {
       const here = bolts.filter((bolt) => bolt.place === place);
       const count = here.filter((bolt) => done.has(bolt.id)).length;
-      const sign = count === here.length ? 'signed' : count > 0 ? 'part-signed' : 'not-looked-at';
+      const sign = count === here.length ? 'signed' : count > 0 ? 'part-signed' : 'unsigned';
       signs.set(place, { sign, words: `${count} of ${here.length} signed` });
     }
   }

@@ -1,7 +1,7 @@
 import { STATES, stateLabel, type StateId } from '../vocabulary/vocabulary';
 
 /** What a place may carry on the drawing besides the state it was found in. */
-export const STAGE_SIGNS = ['off', 'in-bath', 'open', 'bearing-done', 'signed', 'part-signed'] as const;
+export const STAGE_SIGNS = ['off', 'in-bath', 'open', 'bearing-done', 'signed', 'part-signed', 'unsigned'] as const;
 export type StageSign = (typeof STAGE_SIGNS)[number];
 export type SignId = StateId | StageSign;
 export const SIGNS: readonly SignId[] = [...STATES, ...STAGE_SIGNS];
@@ -13,6 +13,7 @@ const STAGE_WORDS: Record<StageSign, string> = {
   'bearing-done': 'Bearing done',
   signed: 'Bolts signed',
   'part-signed': 'Some bolts signed',
+  unsigned: 'Bolts not signed',
 };
 
 /** The word of a sign. */
@@ -27,6 +28,8 @@ export function signTone(id: SignId): StateId | 'ink' | 'accent' {
     case 'open':
     case 'part-signed':
       return 'ink';
+    case 'unsigned':
+      return 'not-looked-at';
     case 'in-bath':
       return 'service';
     case 'bearing-done':
@@ -69,4 +72,5 @@ export const SIGN_SHAPES: Record<SignId, SignShape[]> = {
   'bearing-done': [filled(disc(10)), light(disc(5.2), 2.2), light('M12 12v.01', 3)],
   signed: [filled('M3 3h18v18H3z'), light('M7.2 12.4l3.2 3.2 6.4-7')],
   'part-signed': [framed('M3 3h18v18H3z'), ink('M7.2 12.4l3.2 3.2 6.4-7')],
+  unsigned: [framed('M4.5 4.5h15v15h-15z', '3 3')],
 };

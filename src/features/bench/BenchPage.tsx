@@ -309,7 +309,7 @@ function OpenBench({ bicycle, task }: { bicycle: Bicycle; task: BenchTask }) {
         <UndoButtons bicycleId={bicycle.id} />
         <WorkClock bicycle={bicycle} send={send} stage={stage} clock={clock} />
       </Box>
-      <Box sx={{ px: { xs: 1.5, md: 3 } }}>
+      <Box component="nav" aria-label="Steps of the job" sx={{ px: { xs: 1.5, md: 3 } }}>
         <Progress steps={steps} at={index} onGo={go} />
       </Box>
       {step ? (
@@ -419,36 +419,38 @@ function OpenBench({ bicycle, task }: { bicycle: Bicycle; task: BenchTask }) {
           {task === 'put-back' ? 'The tray is empty: nothing is off this hub.' : 'Getting the steps…'}
         </Box>
       )}
-      <Box sx={{ px: { xs: 2, md: 6 }, pb: 1 }}>
-        <Timers bicycle={bicycle} />
-        {finished && <Box sx={{ fontWeight: 640 }}>Every step is done.</Box>}
-        {step?.waitsFor && !step.done && <Box role="status">{step.waitsFor}</Box>}
-      </Box>
-      <Box component="footer" sx={{ display: 'grid', gridTemplateColumns: '1fr 3fr', position: 'sticky', bottom: 0 }}>
-        <Button
-          onClick={() => go(index - 1)}
-          disabled={index === 0}
-          variant="outlined"
-          color="inherit"
-          sx={{
-            minHeight: { xs: 76, md: 92 },
-            borderRadius: 0,
-            fontSize: '1.2rem',
-            bgcolor: 'sheet.paper',
-            '&:hover': { bgcolor: 'sheet.soft' },
-          }}
-        >
-          Back
-        </Button>
-        <Button
-          onClick={forward}
-          disabled={!step}
-          variant="contained"
-          aria-keyshortcuts="Space"
-          sx={{ minHeight: { xs: 76, md: 92 }, borderRadius: 0, fontSize: { xs: '1.4rem', md: '1.7rem' } }}
-        >
-          {forwardWords(step, last)}
-        </Button>
+      <Box component="footer" sx={{ position: 'sticky', bottom: 0 }}>
+        <Box sx={{ px: { xs: 2, md: 6 }, pb: 1, bgcolor: 'sheet.paper' }}>
+          <Timers bicycle={bicycle} />
+          {finished && <Box sx={{ fontWeight: 640 }}>Every step is done.</Box>}
+          {step?.waitsFor && !step.done && <Box role="status">{step.waitsFor}</Box>}
+        </Box>
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 3fr' }}>
+          <Button
+            onClick={() => go(index - 1)}
+            disabled={index === 0}
+            variant="outlined"
+            color="inherit"
+            sx={{
+              minHeight: { xs: 76, md: 92 },
+              borderRadius: 0,
+              fontSize: '1.2rem',
+              bgcolor: 'sheet.paper',
+              '&:hover': { bgcolor: 'sheet.soft' },
+            }}
+          >
+            Back
+          </Button>
+          <Button
+            onClick={forward}
+            disabled={!step}
+            variant="contained"
+            aria-keyshortcuts="Space"
+            sx={{ minHeight: { xs: 76, md: 92 }, borderRadius: 0, fontSize: { xs: '1.4rem', md: '1.7rem' } }}
+          >
+            {forwardWords(step, last)}
+          </Button>
+        </Box>
       </Box>
       <Box className="visually-hidden" role="status">
         {awake === 'awake' ? 'The screen stays awake.' : ''}

@@ -199,6 +199,7 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
         </Box>
       </Box>
       <Box
+        component="footer"
         className="no-print"
         sx={{ display: { xs: 'block', md: 'none' }, position: 'fixed', left: 0, right: 0, bottom: 0, zIndex: 5 }}
       >

@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import { runningTimers } from '@/model/selectors';
 import { clockTime, hours } from '@/ui/format';
 import { stateColour } from '@/ui/StateMark';
+import { saveAlarm } from './alarm';
 import { useNow } from '../workshop/useNow';
 import type { StageProps } from '../workshop/WorkshopProvider';
 
@@ -30,7 +31,7 @@ export function TimerList({ bicycle, send }: StageProps) {
               borderColor: 'divider',
               py: 1.5,
               display: 'grid',
-              gridTemplateColumns: { xs: '1fr', sm: '170px minmax(0, 1fr) auto' },
+              gridTemplateColumns: { xs: '1fr', sm: '210px minmax(0, 1fr) auto' },
               gap: { xs: 1, sm: 3 },
               alignItems: 'center',
               '&:first-of-type': { borderTop: 0 },
@@ -46,14 +47,14 @@ export function TimerList({ bicycle, send }: StageProps) {
                   color: up ? stateColour('unsafe') : 'text.primary',
                 }}
               >
-                {up
-                  ? 'Time is up'
-                  : seconds >= 3600
-                    ? `${Math.floor(seconds / 3600)}:${String(Math.floor((seconds % 3600) / 60)).padStart(2, '0')} h`
-                    : `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`}
+                {up ? 'Time is up' : `out by ${clockTime(new Date(dueAtMs))}`}
               </Box>
               <Box sx={{ color: 'text.secondary', fontSize: '0.88rem' }}>
-                {up ? `since ${clockTime(new Date(dueAtMs))}` : `out by ${clockTime(new Date(dueAtMs))}`}
+                {up
+                  ? `since ${clockTime(new Date(dueAtMs))}`
+                  : seconds >= 3600
+                    ? `${Math.floor(seconds / 3600)} h ${String(Math.floor((seconds % 3600) / 60)).padStart(2, '0')} left`
+                    : `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')} left`}
                 {latestMs !== null && `, never past ${clockTime(new Date(latestMs))}`}
               </Box>
             </Box>
@@ -74,12 +75,23 @@ export function TimerList({ bicycle, send }: StageProps) {
                 </Box>
               )}
             </Box>
-            <Button
-              variant={up ? 'contained' : 'outlined'}
-              onClick={() => send({ type: 'endTimer', timer: timer.id, at: new Date().toISOString() })}
-            >
-              It is out
-            </Button>
+            <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+              {!up && (
+                <Button
+                  color="inherit"
+                  aria-label={`Calendar alarm for ${timer.label}`}
+                  onClick={() => void saveAlarm(timer, dueAtMs)}
+                >
+                  Alarm
+                </Button>
+              )}
+              <Button
+                variant={up ? 'contained' : 'outlined'}
+                onClick={() => send({ type: 'endTimer', timer: timer.id, at: new Date().toISOString() })}
+              >
+                It is out
+              </Button>
+            </Box>
           </Box>
         );
       })}

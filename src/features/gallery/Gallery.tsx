@@ -102,6 +102,8 @@ export function Gallery() {
                   'seat-post',
                   'tyre.rear',
                   'rack',
+                  'pedal.right',
+                  'pedal.right',
                 ][i]!,
               }))}
             />

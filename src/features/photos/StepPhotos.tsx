@@ -6,6 +6,7 @@ import Dialog from '@mui/material/Dialog';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { newId } from '@/store/browser';
+import { FileButton } from '@/ui/FileButton';
 import { dayOf } from '@/ui/format';
 import { useWorkshop, type StageProps } from '../workshop/WorkshopProvider';
 import { shrinkPhoto, smallId } from './shrink';
@@ -78,8 +79,7 @@ export function StepPhotos({
   const [problem, setProblem] = useState<string | null>(null);
   const [large, setLarge] = useState<string | null>(null);
   const pinned = bicycle.photos.filter((photo) => photo.place === place && photo.step === step);
-  async function take(file: File | undefined) {
-    if (!file) return;
+  async function take(file: File) {
     const id = newId();
     try {
       const { photo, small } = await shrinkPhoto(file);
@@ -113,20 +113,16 @@ export function StepPhotos({
           }}
         />
       )}
-      <Button component="label" variant="outlined" startIcon={<PhotoCameraOutlined />}>
+      <FileButton
+        accept="image/*"
+        camera
+        startIcon={<PhotoCameraOutlined />}
+        inputId={inputId}
+        inputLabel={`Photograph: ${title}`}
+        onFile={(file) => void take(file)}
+      >
         {pinned.length ? 'Another photograph' : 'Photograph it now'}
-        <input
-          id={inputId}
-          type="file"
-          accept="image/*"
-          capture="environment"
-          style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
-          onChange={(event) => {
-            void take(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
-      </Button>
+      </FileButton>
       {problem && (
         <Typography role="alert" color="error">
           {problem}

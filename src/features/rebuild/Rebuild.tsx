@@ -80,7 +80,6 @@ function BoltRow({
           </Box>
           , {bolt.tool}
         </Box>
-        {bolt.notes && <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>{bolt.notes}.</Box>}
         {signed && (
           <Box
             sx={{
@@ -131,6 +130,11 @@ function BoltRow({
           By feel
         </Button>
       </Box>
+      {bolt.notes && (
+        <Box sx={{ gridColumn: '1 / -1', fontSize: '0.88rem', color: 'text.secondary', mt: { xs: 0, sm: -1 } }}>
+          {bolt.notes}.
+        </Box>
+      )}
     </Box>
   );
 }

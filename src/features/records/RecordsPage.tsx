@@ -9,6 +9,7 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { fileName } from '@/core/fileName';
 import type { Bicycle } from '@/model/record';
 import type { Parcel, Preview } from '@/store/archive';
+import { FileButton } from '@/ui/FileButton';
 import { dayOf } from '@/ui/format';
 import { saveFile } from '@/ui/saveFile';
 import { BigNumber, Section } from '@/ui/Section';
@@ -157,25 +158,19 @@ function Import() {
         before you say so. What was changed in both is merged, and what was entered twice is asked about.
       </Typography>
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
-        <Button component="label" variant="outlined">
+        <FileButton
+          accept=".zip,application/zip"
+          inputLabel="Choose a file to take in"
+          onFile={(file) => {
+            setWaiting(null);
+            void file
+              .arrayBuffer()
+              .then((data) => open(new Uint8Array(data)))
+              .catch(() => setDoing({ wrong: 'That file could not be read.' }));
+          }}
+        >
           Choose a file
-          <input
-            type="file"
-            accept=".zip,application/zip"
-            aria-label="Choose a file to take in"
-            style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
-            onChange={(event) => {
-              const file = event.target.files?.[0];
-              event.target.value = '';
-              setWaiting(null);
-              if (file)
-                void file
-                  .arrayBuffer()
-                  .then((data) => open(new Uint8Array(data)))
-                  .catch(() => setDoing({ wrong: 'That file could not be read.' }));
-            }}
-          />
-        </Button>
+        </FileButton>
         <TextField
           label="Or a code"
           value={code}

@@ -1,5 +1,6 @@
 'use client';
 import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
 import Dialog from '@mui/material/Dialog';
 import TextField from '@mui/material/TextField';
 import { useRouter, useSearchParams } from 'next/navigation';
@@ -73,7 +74,7 @@ export function Palette({
       fullWidth
       maxWidth="sm"
       transitionDuration={0}
-      aria-label="Find anything"
+      slotProps={{ paper: { 'aria-label': 'Find anything' } }}
       sx={{ '& .MuiDialog-container': { alignItems: 'flex-start', pt: '8vh' } }}
     >
       <Autocomplete
@@ -82,20 +83,33 @@ export function Palette({
         disablePortal
         options={entries}
         filterOptions={anyOrder}
-        groupBy={(entry) => entry.group}
-        getOptionLabel={(entry) => entry.label}
+        getOptionLabel={(entry) => `${entry.label} ${entry.group}`}
+        renderOption={({ key, ...option }, entry) => (
+          <Box
+            component="li"
+            key={key}
+            {...option}
+            sx={{ justifyContent: 'space-between !important', gap: 2, minHeight: 48 }}
+          >
+            <span>{entry.label}</span>
+            <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.85rem', textAlign: 'right' }}>
+              {entry.group}
+            </Box>
+          </Box>
+        )}
         getOptionKey={(entry) => entry.id}
         onChange={(_event, entry) => {
           onClose();
           entry?.run();
         }}
         onKeyDown={(event) => event.key === 'Escape' && onClose()}
+        sx={{ p: 2, pb: 0 }}
         slotProps={{
           popper: { sx: { position: 'static !important', transform: 'none !important', width: 'auto !important' } },
           paper: { elevation: 0 },
           listbox: { sx: { maxHeight: '50vh' } },
         }}
-        renderInput={(input) => <TextField {...input} autoFocus label="Find anything and go there" sx={{ p: 1.5 }} />}
+        renderInput={(input) => <TextField {...input} autoFocus label="Find anything and go there" />}
       />
     </Dialog>
   );

@@ -50,7 +50,7 @@ export function Shortcuts({ onClose }: { onClose(): void }) {
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="keys-title">
       <DialogTitle id="keys-title">Keys</DialogTitle>
-      <DialogContent>
+      <DialogContent tabIndex={0}>
         <Typography sx={{ mb: 1 }}>
           Digits are always a reading, never a key. Enter in a reading goes on to the next field.
         </Typography>
