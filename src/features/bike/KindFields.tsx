@@ -135,12 +135,17 @@ const BEAD_SEATS = [
   [349, '349 mm (16 in)'],
 ] as const;
 
+function seatWords(size: number): string {
+  return BEAD_SEATS.find(([seat]) => seat === size)?.[1] ?? `${size} mm`;
+}
+
 const SEATS = BEAD_SEATS.map(([size]) => size).sort((a, b) => a - b);
 
 /** A size on a slider: the drawing follows while it is dragged; it is entered when it is let go. */
 function SizeSlider({
   label,
   value,
+  words,
   marks,
   min,
   max,
@@ -149,6 +154,8 @@ function SizeSlider({
 }: {
   label: string;
   value: number;
+  /** The size as people call it. */
+  words(value: number): string;
   marks?: number[];
   min: number;
   max: number;
@@ -161,11 +168,12 @@ function SizeSlider({
       <Box sx={{ display: 'flex', justifyContent: 'space-between', fontSize: '0.82rem', color: 'text.secondary' }}>
         <span>{label}</span>
         <Box component="b" sx={{ color: 'text.primary' }}>
-          {drag ?? value} mm
+          {words(drag ?? value)}
         </Box>
       </Box>
       <Slider
         aria-label={label}
+        getAriaValueText={words}
         value={drag ?? value}
         min={min}
         max={max}
@@ -199,18 +207,6 @@ export function KindFields({
   const onChange = (changes: Partial<BicycleKind>) => enter(withConsequences(kind, changes));
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr 1fr', sm: '1fr 1fr 1fr' }, gap: 1.5 }}>
-      <TextField
-        select
-        label="Bead seat"
-        value={kind.beadSeatMm}
-        onChange={(event) => onChange({ beadSeatMm: Number(event.target.value) })}
-      >
-        {BEAD_SEATS.map(([size, label]) => (
-          <MenuItem key={size} value={size}>
-            {label}
-          </MenuItem>
-        ))}
-      </TextField>
       {OPTIONS.map(({ key, label, values }) => (
         <TextField
           key={key}
@@ -230,6 +226,7 @@ export function KindFields({
         <SizeSlider
           label="Wheel size, bead seat"
           value={kind.beadSeatMm}
+          words={seatWords}
           marks={SEATS}
           min={SEATS[0]!}
           max={SEATS.at(-1)!}
@@ -239,6 +236,7 @@ export function KindFields({
         <SizeSlider
           label="Tyre width"
           value={kind.tyreWidthMm}
+          words={(mm) => `${mm} mm`}
           min={18}
           max={64}
           onChange={(tyreWidthMm) => onDrag?.({ tyreWidthMm })}

@@ -59,7 +59,7 @@ function BoltRow({
       sx={{
         py: 1.5,
         display: 'grid',
-        gridTemplateColumns: { xs: '1fr', sm: 'minmax(0, 1fr) 150px 250px' },
+        gridTemplateColumns: { xs: '1fr', sm: 'minmax(0, 1fr) 138px 238px' },
         gap: { xs: 1, sm: 2 },
         alignItems: 'start',
       }}

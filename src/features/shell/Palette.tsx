@@ -89,7 +89,7 @@ export function Palette({
             component="li"
             key={key}
             {...option}
-            sx={{ justifyContent: 'space-between !important', gap: 2, minHeight: 48 }}
+            sx={{ justifyContent: 'space-between !important', gap: 2, minHeight: '46px !important' }}
           >
             <span>{entry.label}</span>
             <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.85rem', textAlign: 'right' }}>

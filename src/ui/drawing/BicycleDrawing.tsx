@@ -84,9 +84,12 @@ export function BicycleDrawing({
   const group = useRef<SVGGElement>(null);
   const [under, setUnder] = useState<string | null>(null);
   const [focused, setFocused] = useState<string | null>(null);
+  // What was pointed at last stays the middle of the enlarged view when the focus goes elsewhere.
+  const [last, setLast] = useState<string | null>(null);
   const help = useId();
   const at = focused && spots[focused] ? focused : current && spots[current] ? current : null;
-  const view = viewOf(widthMm, heightMm, closer && at ? spots[at]! : null);
+  const middle = at ?? (last && spots[last] ? last : 'bottom-bracket');
+  const view = viewOf(widthMm, heightMm, closer ? spots[middle]! : null);
   const mmPerPx = view.width / (width || USUAL_WIDTH_PX);
   const bySign = new Map(signs.map((entry) => [entry.place, entry]));
   const ghost = signs
@@ -147,6 +150,7 @@ export function BicycleDrawing({
             pointed(event) ?? (event.target as SVGElement).closest<SVGElement>('[data-place]')?.dataset.place;
           if (!place) return;
           setFocused(place);
+          setLast(place);
           onOpen(place);
         },
       })}
@@ -181,7 +185,10 @@ export function BicycleDrawing({
             'data-place': place,
             'aria-label': nameOf(place, sign),
             'aria-current': place === current ? ('true' as const) : undefined,
-            onFocus: () => setFocused(place),
+            onFocus: () => {
+              setFocused(place);
+              setLast(place);
+            },
             onBlur: () => setFocused(null),
           };
           return (

@@ -1,0 +1,52 @@
+import { frontHub } from '@/core/strip/assembly';
+import { newBicycle, newTray } from '@/model/fresh';
+import type { BenchTask, Bicycle } from '@/model/record';
+import { benchSteps, firstStep } from './steps';
+
+const AT = '2026-11-25T10:00:00.000Z';
+const around = { assembly: frontHub, bolts: [], findings: [] };
+const steps = (task: BenchTask, changes: Partial<Bicycle> = {}) =>
+  benchSteps(task, { ...newBicycle('b', AT, 'B'), ...changes }, around);
+const tray = newTray('hub.front', 'quick-release');
+
+describe('the steps of the bench', () => {
+  test('a strip step says its tool, which way it turns and what is forgotten, and records what comes off', () => {
+    const locknut = steps('strip').find((step) => step.id === 'locknut')!;
+    expect(locknut).toMatchObject({
+      tool: expect.stringContaining('cone spanner') as string,
+      turn: { fastener: 'cone-locknut', side: 'left', action: 'loosen' },
+      finish: { type: 'markStep', done: true, takes: ['locknut.left', 'washer.left'] },
+    });
+  });
+  test('balls are counted before their step is done', () => {
+    const balls = (changes: Partial<Bicycle> = {}) => steps('strip', changes).find((step) => step.id === 'balls-left')!;
+    expect(balls().waitsFor).toBe('Count them out first.');
+    const counted = { ...tray, balls: { ...tray.balls, left: { ...tray.balls.left, out: 9 } } };
+    expect(balls({ trays: [counted] }).waitsFor).toBeNull();
+  });
+  test('the tray is read from its other end, and what turned off one way turns on the other', () => {
+    const back = steps('put-back', { trays: [{ ...tray, order: ['locknut.left', 'cone.left', 'balls.left'] }] });
+    expect(back.map((step) => step.id)).toEqual(['balls.left', 'cone.left', 'locknut.left']);
+    expect(back[2]!.turn).toMatchObject({ action: 'tighten' });
+    expect(back[0]).toMatchObject({ count: { side: 'left', what: 'in' }, waitsFor: 'Count them in first.' });
+  });
+  test('how many belong is what the cup holds when it is known, else what came out', () => {
+    const of = (left: object) =>
+      steps('put-back', {
+        trays: [{ ...tray, order: ['balls.left'], balls: { ...tray.balls, left: { ...tray.balls.left, ...left } } }],
+      })[0]!.large;
+    expect(of({ out: 9 })).toBe('9 balls');
+    expect(of({ out: 9, holds: 10 })).toBe('10 balls');
+    expect(of({})).toBeNull();
+  });
+  test('a proof and a torque are never signed by going on', () => {
+    for (const step of [...steps('prove'), ...steps('look-over')]) expect(step.finish).toBeNull();
+  });
+  test('it opens where it was left, else at the first that is not done', () => {
+    const list = steps('strip', { trays: [{ ...tray, doneSteps: ['photo', 'before'] }] });
+    expect(list[firstStep(list, null)]!.id).toBe('skewer');
+    expect(list[firstStep(list, 'photo')]!.id).toBe('photo');
+    expect(list[firstStep(list, 'no such step')]!.id).toBe('skewer');
+    expect(firstStep([], null)).toBe(0);
+  });
+});

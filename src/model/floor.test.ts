@@ -1,0 +1,145 @@
+import { applyCommand, type Command } from './commands';
+import { newBicycle, newTray } from './fresh';
+import { overlayFor } from './overlay';
+import type { Bicycle } from './record';
+import { floorRows, summaryOf, type FloorOrder } from './summary';
+import { wordsFor } from './words';
+
+const AT = '2026-11-25T10:00:00.000Z';
+const NOW_MS = Date.parse(AT);
+const bike = (id: string, name: string, changes: Partial<Bicycle> = {}): Bicycle => ({
+  ...newBicycle(id, AT, name),
+  ...changes,
+});
+const bought = { purchase: { paid: 5000, at: AT } };
+const soak = (minutes: number) => [
+  { id: 't', label: 'Bolts', place: 'hub.front', startedAt: AT, minutes, maxMinutes: null, next: '', endedAt: null },
+];
+
+describe('the floor', () => {
+  const rows = [
+    bike('sold', 'Sold shopper', { ...bought, sale: { price: 9000, fee: 0 } }),
+    bike('offer', 'Offered racer'),
+    bike('work', 'Blue tourer', bought),
+    bike('waits', 'Waiting mixte', {
+      ...bought,
+      deliveries: [{ id: 'd', label: 'cones', dueOn: null, arrivedAt: null }],
+    }),
+    bike('loose', 'Loose roadster', {
+      ...bought,
+      looseEnds: [{ id: 'l', place: 'stem', label: 'Stem', at: AT, closedAt: null }],
+    }),
+    bike('bath', 'Bath bike', { ...bought, timers: soak(-1) }),
+    bike('away', 'Put-away', { archivedAt: AT }),
+  ].map((each) => summaryOf(each));
+  const ids = (changes: Partial<Parameters<typeof floorRows>[1]> = {}) =>
+    floorRows(rows, { search: '', order: 'next', archived: false, nowMs: NOW_MS, ...changes }).map((row) => row.id);
+
+  test('what cannot wait comes first, what is sold last: “I have two hours tonight, what now?”', () => {
+    expect(ids()).toEqual(['bath', 'loose', 'work', 'waits', 'offer', 'sold']);
+  });
+  test('a search finds every word, in whatever order; what is put away is kept apart', () => {
+    expect(ids({ search: 'tourer blue' })).toEqual(['work']);
+    expect(ids({ search: 'unicycle' })).toEqual([]);
+    expect(ids({ archived: true })).toEqual(['away']);
+  });
+  test.each<[FloorOrder, string]>([
+    ['name', 'bath'],
+    ['money', 'sold'],
+  ])('in order of %s, %s comes first', (order, first) => expect(ids({ order })[0]).toBe(first));
+  test('a summary keeps what was drawn for the same revision and drops it for another', () => {
+    const drawn = { marks: [], ceiling: 100 };
+    const row = { ...summaryOf(bike('b', 'B')), drawn };
+    expect(summaryOf(bike('b', 'B'), row).drawn).toEqual(drawn);
+    expect(summaryOf({ ...bike('b', 'B'), revision: 1 }, row).drawn).toBeNull();
+  });
+});
+
+describe('what the drawing carries', () => {
+  const findings = [
+    { place: 'chain', state: 'watch' as const },
+    { place: 'chain', state: 'replace' as const },
+    { place: 'crank.left', state: 'unsafe' as const },
+    { place: 'hub.rear', state: 'service' as const },
+  ];
+  const tray = { ...newTray('hub.front', 'nutted'), order: ['locknut.left', 'cone.left'], backIn: ['cone.left'] };
+  const at = (stage: Parameters<typeof overlayFor>[0], changes: Partial<Bicycle> = {}, signed: string[] = []) =>
+    Object.fromEntries(
+      overlayFor(stage, bike('b', 'B', changes), findings, BOLTS, signed).map(({ place, sign, words }) => [
+        place,
+        words ?? sign,
+      ]),
+    );
+  const BOLTS = [
+    { id: 'a', place: 'stem' },
+    { id: 'b', place: 'stem' },
+    { id: 'c', place: 'saddle' },
+  ];
+  test('the gravest finding of a place counts', () => expect(at('look-over')).toMatchObject({ chain: 'replace' }));
+  test('an unsafe finding is shown at every stage', () => {
+    for (const stage of ['buy', 'strip', 'clean', 'overhaul', 'rebuild', 'hand-over'] as const)
+      expect(at(stage)['crank.left']).toBe('unsafe');
+  });
+  test('what is off lies in its tray, what soaks is in the bath, what is apart is open, what is noted after is done', () => {
+    expect(at('strip', { trays: [tray] })['hub.front']).toBe('one part in its tray');
+    expect(at('clean', { trays: [tray], timers: soak(60) })['hub.front']).toBe('in the bath: Bolts');
+    expect(at('overhaul', { trays: [tray] })).toMatchObject({
+      'hub.front': 'one part in its tray',
+      'hub.rear': 'service',
+    });
+    const after = { feel: 'smooth' as const, play: 'none' as const, spinS: null };
+    expect(at('overhaul', { trays: [{ ...tray, after }] })['hub.front']).toBe('bearing-done');
+  });
+  test('bolts of a place are counted together', () =>
+    expect(at('rebuild', {}, ['a', 'c'])).toMatchObject({ stem: '1 of 2 signed', saddle: '1 of 1 signed' }));
+});
+
+describe('what a change is called', () => {
+  const before = applyCommand(bike('b', 'B'), {
+    id: 'x',
+    bicycle: 'b',
+    at: AT,
+    command: {
+      type: 'decideJob',
+      job: {
+        id: 'j',
+        rule: null,
+        title: 'New cones',
+        place: 'hub.front',
+        minutes: { low: 1, likely: 1, high: 1 },
+        parts: { low: 0, likely: 0, high: 0 },
+        decision: 'keep',
+        reason: '',
+        done: false,
+      },
+    },
+  });
+  test.each<[Command, string]>([
+    [{ type: 'setAppraisal', changes: { asking: 12050 } }, 'asked 120.50'],
+    [{ type: 'setAppraisal', changes: { resale: { low: 1, likely: 2, high: 3 } } }, 'what it may fetch'],
+    [{ type: 'recordPurchase', paid: 9000, at: AT }, 'paid 90'],
+    [{ type: 'finishJob', job: 'j', done: true }, 'done: New cones'],
+    [{ type: 'countBalls', place: 'hub.front', side: 'left', changes: { out: 9 } }, 'front hub, left: 9 out'],
+    [{ type: 'describeKind', changes: { tyreWidthMm: 40 } }, 'what it is: tyre width'],
+    [{ type: 'noteTray', place: 'hub.front', changes: { ballReadingsMm: [6.35, 6.34] } }, 'ball 6.34 mm'],
+    [{ type: 'archive', at: AT }, 'put away'],
+    [
+      {
+        type: 'addObservation',
+        observation: {
+          id: 'o',
+          check: 'chain',
+          at: AT,
+          evidence: { pitches: 24, lengthMm: 306.9 },
+          note: '',
+          withdrawn: false,
+        },
+      },
+      'chain 0.69 %',
+    ],
+    [
+      { type: 'signBolt', signature: { id: 's', bolt: 'stem', how: 'wrench', valueNm: 20, at: AT } },
+      'bolt signed at 20 N·m',
+    ],
+  ])('%j is “%s”', (command, words) => expect(wordsFor(command, before)).toBe(words));
+});
