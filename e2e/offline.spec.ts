@@ -16,7 +16,7 @@ test('after one visit everything works with the server gone, and no rule of the 
       stdio: 'ignore',
     },
   );
-  const context = await browser.newContext({ baseURL: ADDRESS, reducedMotion: 'reduce' });
+  const context = await browser.newContext({ baseURL: ADDRESS, reducedMotion: 'reduce', serviceWorkers: 'allow' });
   try {
     await expect(async () => expect((await fetch(ADDRESS)).status).toBe(200)).toPass({ timeout: 30_000 });
     const page = await context.newPage();

@@ -1,8 +1,9 @@
-import { render, screen, within } from '@testing-library/react';
+import { act, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { Choices } from './Choices';
 import { RangeFields } from './RangeFields';
+import { READING_EVENT } from './readingEvent';
 import { ReadingField, type ReadingFieldProps } from './ReadingField';
 
 function Held({ start = null, ...props }: Partial<ReadingFieldProps> & { start?: number | null }) {
@@ -121,6 +122,53 @@ describe('the reading field', () => {
     await userEvent.type(field(), '1.005{Enter}');
     expect(screen.getByRole('alert')).toHaveTextContent('is no amount');
     expect(saved()).toBe('14050');
+  });
+});
+
+describe('the reading field at the bench', () => {
+  test('arrow keys move the last digit that is shown', async () => {
+    render(<Held start={6.34} />);
+    await userEvent.click(field());
+    await userEvent.keyboard('{ArrowUp}{ArrowUp}{ArrowDown}{Enter}');
+    expect(saved()).toBe('6.35');
+    await userEvent.clear(field());
+    await userEvent.type(field(), '12{ArrowUp}{Enter}');
+    expect(saved()).toBe('13');
+  });
+  test('it never goes below nothing', async () => {
+    render(<Held start={0} />);
+    await userEvent.click(field());
+    await userEvent.keyboard('{ArrowDown}{Enter}');
+    expect(saved()).toBe('0');
+  });
+  test('limit and verdict are told while typing, and go when it is entered', async () => {
+    render(
+      <Held
+        judge={(mm) => (mm > 307 ? { state: 'replace', words: 'past 307' } : { state: 'fine', words: 'under 307' })}
+      />,
+    );
+    await userEvent.type(field(), '306,9');
+    expect(screen.getByText('under 307')).toBeInTheDocument();
+    await userEvent.type(field(), '{Backspace}{Backspace}{Backspace}8');
+    expect(screen.getByText('past 307')).toBeInTheDocument();
+    await userEvent.keyboard('{Enter}');
+    expect(screen.queryByText('past 307')).toBeNull();
+  });
+  test('earlier readings stand beside it as a trace', () => {
+    render(<Held earlier={[6.35, 6.34, 6.36]} />);
+    expect(screen.getByRole('img', { name: '3 readings from 6.34 to 6.36 mm' })).toBeInTheDocument();
+  });
+  test('an instrument may send to it; the next field is ready then', () => {
+    render(<Held />);
+    act(() => void field().dispatchEvent(new CustomEvent(READING_EVENT, { detail: '6.34' })));
+    expect(saved()).toBe('6.34');
+    expect(screen.getByLabelText('Next')).toHaveFocus();
+  });
+  test('what an instrument sends and cannot be is refused beside the field', () => {
+    render(<Held start={5} />);
+    act(() => void field().dispatchEvent(new CustomEvent(READING_EVENT, { detail: 'E-2' })));
+    expect(screen.getByRole('alert')).toHaveTextContent('is no reading');
+    expect(saved()).toBe('5');
   });
 });
 

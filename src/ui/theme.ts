@@ -88,7 +88,20 @@ export const theme = createTheme({
         '@media (prefers-reduced-motion: reduce)': {
           '*': { animation: 'none !important', transition: 'none !important' },
         },
-        '@media print': { body: { background: '#fff', color: '#000' }, '.no-print': { display: 'none !important' } },
+        '@media print': {
+          // Ink on white paper, whatever the screen was.
+          ':root, [data-light], [data-dark]': {
+            '--mui-palette-sheet-paper': '#fff',
+            '--mui-palette-sheet-line': '#111',
+            '--mui-palette-sheet-faint': '#8d979d',
+            '--mui-palette-background-paper': '#fff',
+            '--mui-palette-background-default': '#fff',
+            '--mui-palette-text-primary': '#000',
+            '--mui-palette-text-secondary': '#444',
+          },
+          body: { background: '#fff', color: '#000' },
+          '.no-print': { display: 'none !important' },
+        },
         '.visually-hidden': { position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' },
         ':focus-visible': { outline: '3px solid var(--mui-palette-primary-main)', outlineOffset: 2 },
       },

@@ -148,6 +148,7 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
           lookOver={lookOver}
           current={current}
           small={!AT_THE_STAND.includes(stage)}
+          unprinted={stage === 'hand-over'}
           clock={timeCell}
           onOpen={open}
         />

@@ -13,6 +13,7 @@ import { StateMark } from '@/ui/StateMark';
 import { Notes } from '../notes/Notes';
 import { LooseButton } from '../rebuild/LooseEnds';
 import { StepPhotos } from '../photos/StepPhotos';
+import { WhichWay } from '../strip/WhichWay';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
 
@@ -64,7 +65,7 @@ export function PlaceCard({
       )}
       {detail && (
         <Box sx={{ my: 2 }}>
-          <DetailDrawing detail={detail} off={off} />
+          <DetailDrawing detail={detail} off={off} mostPx={210} />
         </Box>
       )}
       {jobs.map((job) => (
@@ -82,6 +83,7 @@ export function PlaceCard({
             : `${bolt.torqueMinNm} to ${bolt.torqueMaxNm} N·m, ${bolt.preparation}`}
           {bolt.hand === 'left' && <b>, left-hand thread</b>}
           {signed.has(bolt.id) && ', signed'}
+          {bolt.fastener && <WhichWay question={{ fastener: bolt.fastener, side: bolt.side, action: 'loosen' }} />}
         </Box>
       ))}
       <Box sx={{ mt: 2, display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>

@@ -57,10 +57,13 @@ export function Sheet({
   current,
   clock,
   small,
+  unprinted,
   onOpen,
 }: StageProps & {
   /** On a phone the drawing steps back where the figures decide. */
   small: boolean;
+  /** The sheet that goes with the bicycle has a drawing of its own. */
+  unprinted: boolean;
   signs: PlacedSign[];
   lookOver: LookOver | null;
   current: string | null;
@@ -77,6 +80,7 @@ export function Sheet({
     <Box
       component="aside"
       aria-label="The bicycle"
+      className={unprinted ? 'no-print' : undefined}
       sx={{
         bgcolor: 'sheet.paper',
         borderRight: { md: '1px solid var(--mui-palette-divider)' },
@@ -156,14 +160,16 @@ export function Sheet({
           onOpen={onOpen}
         />
       </Box>
-      <Box sx={{ py: 1.5, display: { xs: 'none', md: 'block' } }}>
+      <Box sx={{ py: 1.5, display: { xs: 'none', md: 'block' }, '@media print': { display: 'block' } }}>
         <DrawingLegend signs={signs} label="What the signs on the drawing mean" />
         <Box sx={{ mt: 1, color: 'text.secondary', fontSize: '0.9rem' }}>{bicycle.note}</Box>
-        <Disclosure summary={<>What it is</>}>
-          <Box sx={{ pt: 1 }}>
-            <KindFields kind={bicycle.kind} onChange={(changes) => send({ type: 'describeKind', changes })} />
-          </Box>
-        </Disclosure>
+        <Box className="no-print">
+          <Disclosure summary={<>What it is</>}>
+            <Box sx={{ pt: 1 }}>
+              <KindFields kind={bicycle.kind} onChange={(changes) => send({ type: 'describeKind', changes })} />
+            </Box>
+          </Disclosure>
+        </Box>
       </Box>
       <Box sx={{ display: { xs: 'none', md: 'block' } }}>
         <TitleBlock bicycle={bicycle} lookOver={lookOver} clock={clock} />

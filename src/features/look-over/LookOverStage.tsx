@@ -8,9 +8,10 @@ import type { Finding, LookOver } from '@/core/inspect/lookOver';
 import { latestObservations } from '@/model/selectors';
 import { newId } from '@/store/browser';
 import { Section } from '@/ui/Section';
+import { useKeys } from '@/ui/keys/useKeys';
 import { StateMark } from '@/ui/StateMark';
-import { Working } from '@/ui/Working';
-import type { StageProps } from '../workshop/WorkshopProvider';
+import { VerdictBlock } from '@/ui/VerdictBlock';
+import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { EvidenceFields, mergedEvidence, nothingFound } from './EvidenceFields';
 import { RuledList } from '@/ui/RuledList';
 
@@ -40,20 +41,19 @@ function OpenCheck({ bicycle, send, check, finding, onOpen, next }: CheckRowProp
       },
     });
   };
+  const { letterKeys } = useSettings();
+  const foundNothing = () => {
+    if (!clean) return;
+    note(clean);
+    onOpen(next);
+  };
+  useKeys(['look-over'], { 'found-nothing': foundNothing, skip: () => onOpen(next) }, letterKeys);
   return (
     <Box sx={{ pl: { xs: 0, sm: 4.5 }, pb: 2.5 }}>
       <Typography sx={{ mb: 2, maxWidth: '60ch' }}>{check.how}</Typography>
       <EvidenceFields check={check} kind={bicycle.kind} seen={seen} errors={finding?.errors ?? []} note={note} />
       {finding && finding.state !== 'not-looked-at' && (
-        <Box aria-live="polite" sx={{ mt: 2.5, borderLeft: '3px solid', borderColor: 'text.primary', pl: 2 }}>
-          <Box sx={{ fontSize: '1.25rem' }}>
-            <StateMark state={finding.state} size={26} />
-          </Box>
-          {finding.reasons.map((reason) => (
-            <Typography key={reason}>{reason}</Typography>
-          ))}
-          <Working rows={finding.working} />
-        </Box>
+        <VerdictBlock state={finding.state} reasons={finding.reasons} working={finding.working} />
       )}
       {finding && finding.errors.length > 0 && (
         <Typography role="alert" color="error" sx={{ mt: 2 }}>
@@ -62,13 +62,7 @@ function OpenCheck({ bicycle, send, check, finding, onOpen, next }: CheckRowProp
       )}
       <Box sx={{ display: 'flex', gap: 1.5, mt: 2.5, flexWrap: 'wrap' }}>
         {clean && (
-          <Button
-            variant="outlined"
-            onClick={() => {
-              note(clean);
-              onOpen(next);
-            }}
-          >
+          <Button variant="outlined" onClick={foundNothing} aria-keyshortcuts="F">
             Looked, found nothing
           </Button>
         )}

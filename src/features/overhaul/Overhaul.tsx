@@ -14,6 +14,8 @@ import { Choices } from '@/ui/Choices';
 import { ReadingField } from '@/ui/ReadingField';
 import { BigNumber, Section } from '@/ui/Section';
 import { StateMark } from '@/ui/StateMark';
+import { BeforeAfter } from '@/ui/BeforeAfter';
+import { VerdictBlock } from '@/ui/VerdictBlock';
 import { Working } from '@/ui/Working';
 import { FEELS, PLAYS } from '../look-over/EvidenceFields';
 import { useReckon } from '../workshop/useReckon';
@@ -249,63 +251,33 @@ function Look({ bicycle, send, tray }: StageProps & { tray: Tray }) {
         />
       </Box>
       {grade && looked && (
-        <Box aria-live="polite" sx={{ mt: 2.5, borderLeft: '3px solid', borderColor: 'text.primary', pl: 2 }}>
-          <Box sx={{ fontSize: '1.4rem', fontWeight: 660, display: 'flex', gap: 1, alignItems: 'center' }}>
-            <StateMark state={stateOf('bearings.grade', grade.verdict)} word={false} size={28} />{' '}
-            {VERDICT_WORDS[grade.verdict]}
-          </Box>
-          {grade.reasons.map((reason) => (
-            <Typography key={reason}>{reason}</Typography>
-          ))}
+        <VerdictBlock
+          state={stateOf('bearings.grade', grade.verdict)}
+          words={VERDICT_WORDS[grade.verdict]}
+          reasons={grade.reasons}
+          working={grade.working}
+        >
           {grade.needs.length > 0 && (
             <Typography sx={{ color: 'text.secondary' }}>Needs: {grade.needs.join(', ')}.</Typography>
           )}
-          <Working rows={grade.working} />
-        </Box>
+        </VerdictBlock>
       )}
     </Section>
   );
 }
 
-function BeforeAfter({ tray }: { tray: Tray }) {
-  if (!tray.before || !tray.after) return null;
-  const rows = [
-    ['Feel', tray.before.feel, tray.after.feel],
-    ['Play', tray.before.play, tray.after.play],
-    [
-      'Spin',
-      tray.before.spinS === null ? '–' : `${tray.before.spinS} s`,
-      tray.after.spinS === null ? '–' : `${tray.after.spinS} s`,
-    ],
-  ];
+function Changed({ tray }: { tray: Tray }) {
+  const { before, after } = tray;
+  if (!before || !after) return null;
+  const spin = (seconds: number | null) => (seconds === null ? '–' : `${seconds} s`);
   return (
-    <Box
-      component="table"
-      aria-label="Before and after"
-      sx={{
-        mt: 2,
-        borderCollapse: 'collapse',
-        '& td, & th': { textAlign: 'left', pr: 4, py: 0.5 },
-        '& td:last-of-type': { fontWeight: 660 },
-      }}
-    >
-      <thead>
-        <tr>
-          <th />
-          <th>Before</th>
-          <th>After</th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map(([label, before, after]) => (
-          <tr key={label}>
-            <td>{label}</td>
-            <td>{before}</td>
-            <td>{after}</td>
-          </tr>
-        ))}
-      </tbody>
-    </Box>
+    <BeforeAfter
+      rows={[
+        { label: 'Feel', before: before.feel, after: after.feel },
+        { label: 'Play', before: before.play, after: after.play },
+        { label: 'Spin', before: spin(before.spinS), after: spin(after.spinS) },
+      ]}
+    />
   );
 }
 
@@ -322,7 +294,7 @@ export function Overhaul({ bicycle, send }: StageProps) {
       <ConeBench send={send} tray={tray} />
       <Section title="After">
         <BearingNote send={send} tray={tray} when="after" />
-        <BeforeAfter tray={tray} />
+        <Changed tray={tray} />
       </Section>
     </>
   );

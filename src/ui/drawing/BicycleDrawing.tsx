@@ -209,6 +209,7 @@ export function BicycleDrawing({
                 </g>
               ) : (
                 <circle
+                  className="no-print"
                   r={DOT_PX * 0.5 * mmPerPx}
                   fill={under === place ? 'var(--mui-palette-primary-main)' : 'var(--mui-palette-sheet-faint)'}
                 />

@@ -8,7 +8,17 @@ const PAPER = 'var(--mui-palette-sheet-paper)';
 const ACCENT = 'var(--mui-palette-primary-main)';
 
 /** An assembly cut open: cut metal hatched, the parts at hand in the accent, what is off as a dashed ghost. */
-export function DetailDrawing({ detail, hand = [], off = [] }: { detail: Detail; hand?: string[]; off?: string[] }) {
+export function DetailDrawing({
+  mostPx = 320,
+  detail,
+  hand = [],
+  off = [],
+}: {
+  detail: Detail;
+  hand?: string[];
+  off?: string[];
+  mostPx?: number;
+}) {
   const hatch = useId();
   const { widthMm, heightMm, strokes, parts } = detail;
   const scale = widthMm / 420;
@@ -21,7 +31,7 @@ export function DetailDrawing({ detail, hand = [], off = [] }: { detail: Detail;
         viewBox={`0 0 ${widthMm} ${heightMm}`}
         role="img"
         aria-label={words}
-        style={{ width: '100%', maxHeight: 320, display: 'block' }}
+        style={{ width: '100%', maxHeight: mostPx, display: 'block' }}
       >
         <defs>
           <pattern
