@@ -12,10 +12,13 @@ const openChain = (page) => page.locator('button[aria-expanded]').filter({ hasTe
 const scrollTo = (heading) => (page) =>
   page.getByRole('heading', { name: heading }).evaluate((element) => element.scrollIntoView({ block: 'start' }));
 
+const openPlace = (place) => (page) => page.locator(`[data-place="${place}"]`).click();
+
 const SHOTS = [
   { name: 'floor', path: '/' },
   { name: 'buy', path: `${TOURER}buy` },
   { name: 'look-over', path: `${STAFF}look-over`, act: openChain },
+  { name: 'place', path: `${STAFF}decide`, act: openPlace('pedal.left') },
   { name: 'decide', path: `${STAFF}decide` },
   { name: 'strip', path: `${STAFF}strip` },
   { name: 'clean-dark', path: `${STAFF}clean`, scheme: 'dark' },
@@ -23,9 +26,13 @@ const SHOTS = [
   { name: 'rebuild', path: `${STAFF}rebuild` },
   { name: 'prove-dark', path: `${STAFF}prove`, scheme: 'dark' },
   { name: 'hand-over', path: `${STAFF}hand-over` },
+  { name: 'bench', path: '/bench?id=ferry-staff-7&task=strip' },
+  { name: 'records', path: '/records' },
+  { name: 'pieces-dark', path: '/gallery', scheme: 'dark' },
   { name: 'floor-phone', path: '/', size: PHONE },
   { name: 'buy-phone', path: `${TOURER}buy`, size: PHONE },
   { name: 'look-over-phone', path: `${STAFF}look-over`, size: PHONE },
+  { name: 'bench-phone', path: '/bench?id=ferry-staff-7&task=torque', size: PHONE },
 ];
 
 await packages();

@@ -21,7 +21,11 @@ export function Offline() {
         coming?.addEventListener('statechange', () => found(coming));
       });
     }
-    workers.register('/serwist/sw.js', { scope: '/', type: 'module' }).then(watch, () => undefined);
+    workers.register('/serwist/sw.js', { scope: '/', type: 'module' }).then(
+      // A browser that forbids it gives nothing back.
+      (registration: ServiceWorkerRegistration | undefined) => registration && watch(registration),
+      () => undefined,
+    );
     return () => {
       gone = true;
     };
