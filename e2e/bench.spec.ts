@@ -93,6 +93,12 @@ test('the drawing by keyboard: a place is found by letters, gone on from by arro
   await page.keyboard.type('Bearing rumbles.');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('list', { name: 'Notes' })).toContainText('Bearing rumbles.');
+  await page.getByRole('button', { name: 'Hold to speak a note' }).focus();
+  await page.keyboard.down('Space');
+  await expect(page.getByRole('button', { name: /^Speaking/ })).toBeVisible();
+  await page.waitForTimeout(600);
+  await page.keyboard.up('Space');
+  await expect(page.locator('audio')).toHaveCount(1);
   await page.getByRole('button', { name: 'Loose for now' }).click();
   await page.keyboard.press('Escape');
   await page.goto('/bike?id=ferry-staff-7&stage=prove');

@@ -70,7 +70,7 @@ export function openBicycle(stored: unknown): Opened {
   const parsed = bicycleRecord.safeParse(raised);
   if (!parsed.success) {
     const [first] = parsed.error.issues;
-    return { ok: false, why: 'damaged', detail: first ? `${first.path.join('.')}: ${first.message}` : 'unreadable' };
+    return { ok: false, why: 'damaged', detail: first?.path.join('.') || 'unreadable' };
   }
   return { ok: true, bicycle: parsed.data, migrated: from < SCHEMA_VERSION };
 }

@@ -1,5 +1,5 @@
 import { browserDatabase, type WorkshopName } from './database';
-import { createJournal } from './journal';
+import { createJournal, type JournalStorage } from './journal';
 import { createWorkshop, type StoreMessage, type Surroundings, type Workshop } from './workshop';
 
 const CHOICE = 'ergasto:workshop';
@@ -60,11 +60,32 @@ export function newId(): string {
   return [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, '0')).join('');
 }
 
+/** The browser's small storage, or one that lasts as long as the tab where the browser forbids it. */
+function journalStorage(): JournalStorage {
+  try {
+    const probe = 'ergasto:probe';
+    localStorage.setItem(probe, '1');
+    localStorage.removeItem(probe);
+    return localStorage;
+  } catch {
+    const kept = new Map<string, string>();
+    return {
+      getItem: (key) => kept.get(key) ?? null,
+      setItem: (key, value) => void kept.set(key, value),
+      removeItem: (key) => void kept.delete(key),
+      key: (i) => [...kept.keys()][i] ?? null,
+      get length() {
+        return kept.size;
+      },
+    };
+  }
+}
+
 /** The workshop of this browser. */
 export function openWorkshop(name: WorkshopName): Workshop {
   return createWorkshop({
     database: browserDatabase(name),
-    journal: createJournal(localStorage, name),
+    journal: createJournal(journalStorage(), name),
     channel: browserChannel(name),
     locked: (lock, work) => browserLock(`ergasto-${name}:${lock}`, work),
     now: () => new Date().toISOString(),

@@ -136,7 +136,7 @@ export function createWorkshop(around: Surroundings): Workshop {
   }
 
   function leaveClosed(id: string, why: 'newer' | 'damaged', cause: string): void {
-    const detail = why === 'newer' ? 'It was written by a newer Ergasto.' : `It cannot be read (${cause}).`;
+    const detail = why === 'newer' ? 'It was written by a newer Ergasto.' : `It is damaged, at “${cause}”.`;
     store.setState(({ unopened }) => ({ unopened: [...unopened.filter((entry) => entry.id !== id), { id, detail }] }));
   }
 

@@ -149,7 +149,7 @@ export function Floor() {
                 <FloorRow key={row.id} row={row} minute={minute} currency={currency} onArchive={archive} />
               ))}
             </Box>
-            {rows.length === 0 && (
+            {rows.length === 0 && status === 'ready' && (
               <Typography sx={{ py: 4 }} role="status">
                 {search
                   ? `No bicycle here answers to “${search}”.`

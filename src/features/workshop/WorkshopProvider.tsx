@@ -45,14 +45,15 @@ export function WorkshopProvider({ children }: { children: ReactNode }) {
 }
 
 function Problem({ workshop }: { workshop: Workshop }) {
-  const { problem, unopened } = useStore(workshop.store, (state) => state);
+  const { problem, unopened, status } = useStore(workshop.store, (state) => state);
+  const again = () => (status === 'failed' ? window.location.reload() : void workshop.retry());
   return (
     <>
       {problem && (
         <Notice
           tone="bad"
           action={
-            <Button color="inherit" onClick={() => void workshop.retry()}>
+            <Button color="inherit" onClick={again}>
               Try again
             </Button>
           }

@@ -82,7 +82,7 @@ export function readWorkshopFile(json: unknown): Read {
   });
   if (!parsed.success) {
     const [first] = parsed.error.issues;
-    return { ok: false, why: `It cannot be read (${first?.path.join('.')}: ${first?.message}), so nothing was taken.` };
+    return { ok: false, why: `It cannot be read, at “${first?.path.join('.')}”, so nothing was taken.` };
   }
   const dangling = parsed.data.bicycles
     .flatMap((bicycle) => blobIds(bicycle))
