@@ -6,31 +6,27 @@ import IconButton from '@mui/material/IconButton';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useCallback, useEffect, useState } from 'react';
 import { detailOf } from '@/core/drawing/details';
-import { checkById } from '@/core/inspect/checks';
 import type { Bolt } from '@/core/rebuild/bolts';
 import { frontHub } from '@/core/strip/assembly';
 import type { Command } from '@/model/commands';
 import { BENCH_TASKS, type BenchTask, type Bicycle, type Stage } from '@/model/record';
-import { latestObservations, runningTimers, trayFor } from '@/model/selectors';
-import { newId } from '@/store/browser';
+import { runningTimers, trayFor } from '@/model/selectors';
 import { DetailDrawing } from '@/ui/drawing/DetailDrawing';
 import { clockTime } from '@/ui/format';
 import { useKeys } from '@/ui/keys/useKeys';
-import { ReadingField } from '@/ui/ReadingField';
-import { StateMark } from '@/ui/StateMark';
 import { UndoButtons } from '../bike/UndoButtons';
 import { useBenchClock } from '../bike/useBenchClock';
 import { useFindings } from '../bike/useFindings';
 import { WayBack } from '../bike/WayBack';
 import { WorkClock } from '../bike/WorkClock';
-import { EvidenceFields, mergedEvidence, nothingFound } from '../look-over/EvidenceFields';
 import { StepPhotos } from '../photos/StepPhotos';
-import { BallCounter } from '../strip/BallCounter';
 import { WhichWay } from '../strip/WhichWay';
 import { useNow } from '../workshop/useNow';
 import { useOpenBicycle } from '../workshop/useOpenBicycle';
 import { useReckon } from '../workshop/useReckon';
-import { useSettings, useWorkshop, type StageProps } from '../workshop/WorkshopProvider';
+import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
+import { Asks } from './Asks';
+import { Progress } from './Progress';
 import { benchSteps, firstStep, TASK_WORDS, type BenchStep } from './steps';
 import { useAwake } from './useAwake';
 
@@ -41,161 +37,6 @@ const STAGE_OF_TASK: Record<BenchTask, Stage> = {
   torque: 'rebuild',
   prove: 'prove',
 };
-
-/** How far the job is, a mark a step. */
-function Progress({ steps, at, onGo }: { steps: BenchStep[]; at: number; onGo(index: number): void }) {
-  return (
-    <Box component="ol" aria-label="Steps" sx={{ display: 'flex', gap: '3px', p: 0, m: 0, listStyle: 'none' }}>
-      {steps.map((step, i) => (
-        <Box component="li" key={step.id} sx={{ flex: 1 }}>
-          <Box
-            component="button"
-            onClick={() => onGo(i)}
-            aria-label={`Step ${i + 1}: ${step.title}${step.done ? ', done' : ''}`}
-            aria-current={i === at ? 'step' : undefined}
-            sx={{
-              all: 'unset',
-              display: 'block',
-              width: '100%',
-              height: 24,
-              cursor: 'pointer',
-              '&::after': {
-                content: '""',
-                display: 'block',
-                height: i === at ? 12 : 6,
-                mt: i === at ? '6px' : '9px',
-                bgcolor: i === at ? 'primary.main' : step.done ? 'text.primary' : 'divider',
-              },
-              '&:focus-visible': { outline: '3px solid', outlineColor: 'primary.main' },
-            }}
-          />
-        </Box>
-      ))}
-    </Box>
-  );
-}
-
-/** What a step asks for besides going on: a reading, a feel, a signature, a count. */
-function Asks({ bicycle, send, task, step, bolts }: StageProps & { task: BenchTask; step: BenchStep; bolts: Bolt[] }) {
-  const findings = useFindings(bicycle)?.findings ?? [];
-  if (step.count) {
-    const { side, what } = step.count;
-    const tray = trayFor(bicycle, step.place);
-    return (
-      <BallCounter
-        label={`${what}, ${side}`}
-        count={tray.balls[side][what]}
-        large
-        onCount={(count) =>
-          send({ type: 'countBalls', place: step.place, side, changes: { [what]: count, answer: null } })
-        }
-      />
-    );
-  }
-  if (task === 'torque') {
-    const bolt = bolts.find((each) => each.id === step.id);
-    const sign = (how: 'wrench' | 'feel', valueNm: number | null) =>
-      send({ type: 'signBolt', signature: { id: newId(), bolt: step.id, how, valueNm, at: new Date().toISOString() } });
-    return (
-      <Box sx={{ display: 'flex', gap: 2, alignItems: 'start', flexWrap: 'wrap' }}>
-        {bolt?.torqueMaxNm !== null && (
-          <ReadingField
-            key={step.id}
-            label="Wrench said"
-            kind="number"
-            unit="N·m"
-            large
-            width={220}
-            value={null}
-            keepEmpty
-            onCommit={(value) => sign('wrench', value)}
-            refuse={(value) => (value <= 0 || value > 300 ? 'no bolt here takes that' : null)}
-            judge={(value) =>
-              bolt?.torqueMinNm == null || bolt.torqueMaxNm === null
-                ? null
-                : value < bolt.torqueMinNm
-                  ? { state: 'replace', words: 'under its band' }
-                  : value > bolt.torqueMaxNm
-                    ? { state: 'unsafe', words: 'over its band' }
-                    : { state: 'fine', words: 'within its band' }
-            }
-          />
-        )}
-        <Button variant="outlined" size="large" onClick={() => sign('feel', null)} sx={{ minHeight: 60 }}>
-          Sign by feel
-        </Button>
-      </Box>
-    );
-  }
-  if (task === 'prove') {
-    const mark = (passed: boolean) =>
-      send({
-        type: 'markProof',
-        mark: { id: newId(), proof: step.id, passed, how: 'by hand', at: new Date().toISOString() },
-      });
-    return (
-      <Box sx={{ display: 'flex', gap: 2 }}>
-        <Button
-          variant="outlined"
-          size="large"
-          sx={{ minHeight: 72, minWidth: 150, fontSize: '1.3rem' }}
-          onClick={() => mark(true)}
-        >
-          Passed
-        </Button>
-        <Button
-          variant="outlined"
-          color="error"
-          size="large"
-          sx={{ minHeight: 72, minWidth: 150, fontSize: '1.3rem' }}
-          onClick={() => mark(false)}
-        >
-          Failed
-        </Button>
-      </Box>
-    );
-  }
-  if (task === 'look-over') {
-    const check = checkById(step.id)!;
-    const finding = findings.find((each) => each.check === step.id);
-    const latest = latestObservations(bicycle).get(step.id);
-    const seen = latest?.evidence ?? {};
-    const clean = nothingFound(check);
-    const note = (changes: Parameters<typeof mergedEvidence>[1]) =>
-      send({
-        type: 'addObservation',
-        observation: {
-          id: newId(),
-          check: step.id,
-          at: new Date().toISOString(),
-          evidence: mergedEvidence(seen, changes),
-          note: latest?.note ?? '',
-          withdrawn: false,
-        },
-      });
-    return (
-      <Box sx={{ display: 'grid', gap: 2 }}>
-        <EvidenceFields check={check} kind={bicycle.kind} seen={seen} errors={finding?.errors ?? []} note={note} />
-        {clean && (
-          <Box>
-            <Button variant="outlined" size="large" sx={{ minHeight: 60 }} onClick={() => note(clean)}>
-              Looked, found nothing
-            </Button>
-          </Box>
-        )}
-        {finding && finding.state !== 'not-looked-at' && (
-          <Box aria-live="polite" sx={{ fontSize: '1.5rem' }}>
-            <StateMark state={finding.state} size={30} />{' '}
-            <Box component="span" sx={{ fontSize: '1.15rem' }}>
-              {finding.reasons[0]}
-            </Box>
-          </Box>
-        )}
-      </Box>
-    );
-  }
-  return null;
-}
 
 function Timers({ bicycle }: { bicycle: Bicycle }) {
   const now = useNow(1000);

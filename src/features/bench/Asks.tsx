@@ -1,0 +1,143 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { checkById } from '@/core/inspect/checks';
+import type { Bolt } from '@/core/rebuild/bolts';
+import type { BenchTask } from '@/model/record';
+import { latestObservations, trayFor } from '@/model/selectors';
+import { newId } from '@/store/browser';
+import { ReadingField } from '@/ui/ReadingField';
+import { StateMark } from '@/ui/StateMark';
+import { useFindings } from '../bike/useFindings';
+import { EvidenceFields, mergedEvidence, nothingFound } from '../look-over/EvidenceFields';
+import { BallCounter } from '../strip/BallCounter';
+import type { StageProps } from '../workshop/WorkshopProvider';
+import type { BenchStep } from './steps';
+
+/** What a step asks for besides going on: a reading, a feel, a signature, a count. */
+export function Asks({
+  bicycle,
+  send,
+  task,
+  step,
+  bolts,
+}: StageProps & { task: BenchTask; step: BenchStep; bolts: Bolt[] }) {
+  const findings = useFindings(bicycle)?.findings ?? [];
+  if (step.count) {
+    const { side, what } = step.count;
+    const tray = trayFor(bicycle, step.place);
+    return (
+      <BallCounter
+        label={`${what}, ${side}`}
+        count={tray.balls[side][what]}
+        large
+        onCount={(count) =>
+          send({ type: 'countBalls', place: step.place, side, changes: { [what]: count, answer: null } })
+        }
+      />
+    );
+  }
+  if (task === 'torque') {
+    const bolt = bolts.find((each) => each.id === step.id);
+    const sign = (how: 'wrench' | 'feel', valueNm: number | null) =>
+      send({ type: 'signBolt', signature: { id: newId(), bolt: step.id, how, valueNm, at: new Date().toISOString() } });
+    return (
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'start', flexWrap: 'wrap' }}>
+        {bolt?.torqueMaxNm !== null && (
+          <ReadingField
+            key={step.id}
+            label="Wrench said"
+            kind="number"
+            unit="N·m"
+            large
+            width={220}
+            value={null}
+            keepEmpty
+            onCommit={(value) => sign('wrench', value)}
+            refuse={(value) => (value <= 0 || value > 300 ? 'no bolt here takes that' : null)}
+            judge={(value) =>
+              bolt?.torqueMinNm == null || bolt.torqueMaxNm === null
+                ? null
+                : value < bolt.torqueMinNm
+                  ? { state: 'replace', words: 'under its band' }
+                  : value > bolt.torqueMaxNm
+                    ? { state: 'unsafe', words: 'over its band' }
+                    : { state: 'fine', words: 'within its band' }
+            }
+          />
+        )}
+        <Button variant="outlined" size="large" onClick={() => sign('feel', null)} sx={{ minHeight: 60 }}>
+          Sign by feel
+        </Button>
+      </Box>
+    );
+  }
+  if (task === 'prove') {
+    const mark = (passed: boolean) =>
+      send({
+        type: 'markProof',
+        mark: { id: newId(), proof: step.id, passed, how: 'by hand', at: new Date().toISOString() },
+      });
+    return (
+      <Box sx={{ display: 'flex', gap: 2 }}>
+        <Button
+          variant="outlined"
+          size="large"
+          sx={{ minHeight: 72, minWidth: 150, fontSize: '1.3rem' }}
+          onClick={() => mark(true)}
+        >
+          Passed
+        </Button>
+        <Button
+          variant="outlined"
+          color="error"
+          size="large"
+          sx={{ minHeight: 72, minWidth: 150, fontSize: '1.3rem' }}
+          onClick={() => mark(false)}
+        >
+          Failed
+        </Button>
+      </Box>
+    );
+  }
+  if (task === 'look-over') {
+    const check = checkById(step.id)!;
+    const finding = findings.find((each) => each.check === step.id);
+    const latest = latestObservations(bicycle).get(step.id);
+    const seen = latest?.evidence ?? {};
+    const clean = nothingFound(check);
+    const note = (changes: Parameters<typeof mergedEvidence>[1]) =>
+      send({
+        type: 'addObservation',
+        observation: {
+          id: newId(),
+          check: step.id,
+          at: new Date().toISOString(),
+          evidence: mergedEvidence(seen, changes),
+          note: latest?.note ?? '',
+          withdrawn: false,
+        },
+      });
+    return (
+      <Box sx={{ display: 'grid', gap: 2 }}>
+        <EvidenceFields check={check} kind={bicycle.kind} seen={seen} errors={finding?.errors ?? []} note={note} />
+        {clean && (
+          <Box>
+            <Button variant="outlined" size="large" sx={{ minHeight: 60 }} onClick={() => note(clean)}>
+              Looked, found nothing
+            </Button>
+          </Box>
+        )}
+        {finding && finding.state !== 'not-looked-at' && (
+          <Box aria-live="polite" sx={{ fontSize: '1.5rem' }}>
+            <StateMark state={finding.state} size={30} />{' '}
+            <Box component="span" sx={{ fontSize: '1.15rem' }}>
+              {finding.reasons[0]}
+            </Box>
+          </Box>
+        )}
+      </Box>
+    );
+  }
+  return null;
+}
