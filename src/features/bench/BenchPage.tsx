@@ -30,8 +30,15 @@ import { Progress } from './Progress';
 import { benchSteps, firstStep, TASK_WORDS, type BenchStep } from './steps';
 import { useAwake } from './useAwake';
 
+/** What an empty task says. */
+const NO_STEPS: Partial<Record<BenchTask, string>> = {
+  'put-back': 'The tray is empty: nothing is off this hub.',
+  jobs: 'No job has been kept yet: decide first.',
+};
+
 const STAGE_OF_TASK: Record<BenchTask, Stage> = {
   'look-over': 'look-over',
+  jobs: 'decide',
   strip: 'strip',
   'put-back': 'overhaul',
   torque: 'rebuild',
@@ -69,7 +76,8 @@ function OpenBench({ bicycle, task }: { bicycle: Bicycle; task: BenchTask }) {
   const index = firstStep(steps, at ?? left);
   const step = steps[index];
   const stage = STAGE_OF_TASK[task];
-  const clock = useBenchClock(bicycle, send, stage, step?.place ?? null);
+  // Hours of a job are hours of work, whichever page it is kept on.
+  const clock = useBenchClock(bicycle, send, task === 'jobs' ? 'overhaul' : stage, step?.place ?? null);
   const awake = useAwake();
   const finished = steps.length > 0 && steps.every((each) => each.done);
   const last = index === steps.length - 1;
@@ -162,7 +170,10 @@ function OpenBench({ bicycle, task }: { bicycle: Bicycle; task: BenchTask }) {
             display: 'grid',
             gridTemplateColumns: {
               xs: 'minmax(0, 1fr)',
-              md: detail && step.parts.length ? 'minmax(0, 1.25fr) minmax(0, 1fr)' : 'minmax(0, 1fr)',
+              md:
+                detail && (step.parts.length > 0 || task === 'jobs')
+                  ? 'minmax(0, 1.25fr) minmax(0, 1fr)'
+                  : 'minmax(0, 1fr)',
             },
             gap: { xs: 2, md: 5 },
             px: { xs: 2, md: 6 },
@@ -240,7 +251,9 @@ function OpenBench({ bicycle, task }: { bicycle: Bicycle; task: BenchTask }) {
             </Box>
           </Box>
           <Box>
-            {detail && step.parts.length > 0 && <DetailDrawing detail={detail} hand={step.parts} off={off} />}
+            {detail && (step.parts.length > 0 || task === 'jobs') && (
+              <DetailDrawing detail={detail} hand={step.parts} off={off} />
+            )}
             <StepPhotos
               bicycle={bicycle}
               send={send}
@@ -257,7 +270,7 @@ function OpenBench({ bicycle, task }: { bicycle: Bicycle; task: BenchTask }) {
           component="main"
           sx={{ flex: 1, display: 'grid', placeItems: 'center', p: 4, fontSize: '1.6rem', textAlign: 'center' }}
         >
-          {task === 'put-back' ? 'The tray is empty: nothing is off this hub.' : 'Getting the steps…'}
+          {NO_STEPS[task] ?? 'Getting the steps…'}
         </Box>
       )}
       <Box component="footer" sx={{ position: 'sticky', bottom: 0 }}>

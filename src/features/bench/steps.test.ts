@@ -42,6 +42,29 @@ describe('the steps of the bench', () => {
   test('a proof and a torque are never signed by going on', () => {
     for (const step of [...steps('prove'), ...steps('look-over')]) expect(step.finish).toBeNull();
   });
+  test('any kept job is a step of its own, done by one tap; a dropped one is none', () => {
+    const job = {
+      id: 'j1',
+      rule: null,
+      title: 'Renew the chain',
+      place: 'chain',
+      minutes: { low: 10, likely: 20, high: 35 },
+      parts: { low: 0, likely: 0, high: 0 },
+      decision: 'keep' as const,
+      reason: '',
+      done: false,
+    };
+    const list = steps('jobs', { jobs: [job, { ...job, id: 'j2', decision: 'drop' }] });
+    expect(list).toMatchObject([
+      {
+        title: 'Renew the chain',
+        place: 'chain',
+        large: '20 min',
+        finish: { type: 'finishJob', job: 'j1', done: true },
+      },
+    ]);
+    expect(steps('jobs')).toEqual([]);
+  });
   test('it opens where it was left, else at the first that is not done', () => {
     const list = steps('strip', { trays: [{ ...tray, doneSteps: ['photo', 'before'] }] });
     expect(list[firstStep(list, null)]!.id).toBe('skewer');

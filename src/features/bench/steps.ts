@@ -4,6 +4,7 @@ import { proofs } from '@/core/prove/proofs';
 import type { Bolt } from '@/core/rebuild/bolts';
 import type { Assembly } from '@/core/strip/assembly';
 import type { TurnInput } from '@/core/strip/turn';
+import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Command } from '@/model/commands';
 import type { BenchTask, Bicycle } from '@/model/record';
 import { latestObservations, signedBolts, trayFor } from '@/model/selectors';
@@ -34,6 +35,7 @@ export interface BenchStep {
 
 export const TASK_WORDS: Record<BenchTask, string> = {
   'look-over': 'Look over',
+  jobs: 'The jobs that were kept',
   strip: 'Strip the front hub',
   'put-back': 'Put the front hub back',
   torque: 'Torque round',
@@ -159,6 +161,26 @@ function proveSteps(bicycle: Bicycle): BenchStep[] {
   }));
 }
 
+/** Every kept job as a step of its own: what it is, where, how long it may take; done by one tap. */
+function jobSteps(bicycle: Bicycle): BenchStep[] {
+  return bicycle.jobs
+    .filter((job) => job.decision === 'keep')
+    .map((job) => ({
+      ...NOTHING,
+      id: job.id,
+      place: job.place,
+      title: job.title,
+      large: `${Math.round(job.minutes.likely)} min`,
+      aside: `${placeLabel(job.place)}; it may take up to ${Math.round(job.minutes.high)} min`,
+      forget: bicycle.looseEnds.some((row) => row.place === job.place && row.closedAt === null)
+        ? 'This place is only loosely together.'
+        : null,
+      done: job.done,
+      finish: { type: 'finishJob', job: job.id, done: true },
+      undo: { type: 'finishJob', job: job.id, done: false },
+    }));
+}
+
 function lookOverSteps(bicycle: Bicycle, findings: Finding[]): BenchStep[] {
   const seen = latestObservations(bicycle);
   return checksFor(bicycle.kind).map((check) => {
@@ -184,6 +206,8 @@ export function benchSteps(
   { assembly, bolts, findings }: { assembly: Assembly; bolts: Bolt[]; findings: Finding[] },
 ): BenchStep[] {
   switch (task) {
+    case 'jobs':
+      return jobSteps(bicycle);
     case 'strip':
       return stripSteps(bicycle, assembly);
     case 'put-back':

@@ -179,7 +179,7 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
           <Box
             className="no-print"
             sx={{
-              display: AT_THE_STAND.includes(stage) ? 'flex' : 'none',
+              display: AT_THE_STAND.includes(stage) || stage === 'decide' ? 'flex' : 'none',
               justifyContent: 'flex-end',
               mt: { xs: 0, md: -1 },
               mb: 1,

@@ -3,7 +3,7 @@ import type { BenchTask, Bicycle, Stage } from '@/model/record';
 const TASK_OF_STAGE: Record<Stage, BenchTask> = {
   buy: 'look-over',
   'look-over': 'look-over',
-  decide: 'look-over',
+  decide: 'jobs',
   strip: 'strip',
   clean: 'put-back',
   overhaul: 'put-back',
