@@ -20,6 +20,7 @@ const shared = {
 
 /** @type {import('jest').Config} */
 const config = {
+  testTimeout: 30_000,
   projects: [
     {
       ...shared,
@@ -33,7 +34,7 @@ const config = {
       testEnvironment: 'jsdom',
       testMatch: ['<rootDir>/src/**/*.test.tsx'],
       setupFiles: ['<rootDir>/tests/matchMedia.ts'],
-      setupFilesAfterEnv: ['@testing-library/jest-dom'],
+      setupFilesAfterEnv: ['@testing-library/jest-dom', '<rootDir>/tests/patience.ts'],
     },
   ],
 };

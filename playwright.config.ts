@@ -6,14 +6,14 @@ export default defineConfig({
   testDir: 'e2e',
   workers: 2,
   retries: process.env.CI ? 1 : 0,
-  timeout: 90_000,
-  expect: { timeout: 10_000 },
+  timeout: 180_000,
+  expect: { timeout: 20_000 },
   reporter: 'list',
   forbidOnly: Boolean(process.env.CI),
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
-    actionTimeout: 10_000,
+    actionTimeout: 20_000,
     // Keeping every file for offline use costs each test seconds; the test without a network allows it.
     serviceWorkers: 'block',
     contextOptions: { reducedMotion: 'reduce' },
