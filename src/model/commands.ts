@@ -297,7 +297,7 @@ function change(bicycle: Draft<Bicycle>, step: Command): void {
 function applied(bicycle: Bicycle, step: Command): Bicycle {
   const tray = (place: string) => newTray(place, bicycle.kind.wheels);
   if (step.type === 'amend') {
-    const values = step.changes.map(({ leaf, value }) => [leaf, value ?? undefined] as const);
+    const values = step.changes.map(({ leaf, value }) => [leaf, value] as const);
     return stillStands(bicycle, step) ? withLeaves(bicycle, values, tray) : bicycle;
   }
   if (step.type === 'settleConflict') {

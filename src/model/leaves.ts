@@ -104,7 +104,8 @@ export function leafValue(bicycle: Bicycle, leaf: LeafKey): unknown {
 
 function putRow(rows: Draft<Row>[], id: string, value: unknown): void {
   const found = rows.findIndex((row) => row.id === id);
-  if (value === undefined) {
+  // A row is there or it is not; a field may well hold nothing.
+  if (value === undefined || value === null) {
     if (found >= 0) rows.splice(found, 1);
   } else if (found >= 0) rows[found] = value as Row;
   else rows.push(value as Row);

@@ -5,7 +5,7 @@ import { historyOf, stacks, withRow, amendment, type HistoryRow } from './histor
 import { changedLeaves, leavesOf, withLeaves } from './leaves';
 import { compareCopies, mergeBicycles, sameRecord } from './merge';
 import { newTray } from './fresh';
-import type { Bicycle } from './record';
+import { bicycleRecord, type Bicycle } from './record';
 
 const AT = '2026-11-25T10:00:00.000Z';
 const at = (minute: number) => new Date(Date.parse(AT) + minute * 60_000).toISOString();
@@ -163,6 +163,25 @@ describe('merging two copies of a bicycle', () => {
 });
 
 describe('taking back', () => {
+  test('what was nothing before is nothing again, and the record can still be opened', () => {
+    const list: Command[] = [
+      { type: 'recordPurchase', paid: 9000, at: AT },
+      { type: 'setSale', changes: { price: 15000 } },
+      { type: 'archive', at: AT },
+      { type: 'describeKind', changes: { bottomBracket: 'english' } },
+      { type: 'noteTray', place: 'hub.front', changes: { overBallsMm: 30 } },
+      { type: 'setSoil', place: 'hub.front', part: 'cone.left', soil: 'rust' },
+    ];
+    for (const each of list) {
+      const sent = { id: 'c1', bicycle: 'b1', at: at(2), command: each };
+      const after = applyCommand(origin(), sent);
+      const undo = amendment(historyOf(origin(), after, sent)!, 'undo');
+      const back = applyCommand(after, { id: 'c2', bicycle: 'b1', at: at(3), command: undo });
+      expect([each.type, bicycleRecord.safeParse(back).success, back.recent.at(-1)]).toEqual([each.type, true, 'c2']);
+      expect(changedLeaves(origin(), back).filter((c) => !c.leaf.startsWith('trays/'))).toEqual([]);
+    }
+  });
+
   test('everything undone gives the facts of the beginning, redone those of the end', () => {
     fc.assert(
       fc.property(commands, (list) => {
