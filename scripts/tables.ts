@@ -16,6 +16,11 @@ export const TABLES: TableSource[] = [
   { csv: 'cleaning.csv', json: 'src/core/clean/data/cleaning.json' },
   { csv: 'soil_process.csv', json: 'src/core/clean/data/soilProcess.json' },
   { csv: 'torque.csv', json: 'src/core/rebuild/data/torque.json', text: ['fastenerSize'] },
+  { csv: 'diagnosis_faults.csv', json: 'src/core/inspect/data/diagnosisFaults.json' },
+  { csv: 'diagnosis_complaints.csv', json: 'src/core/inspect/data/diagnosisComplaints.json' },
+  { csv: 'diagnosis_complaint_links.csv', json: 'src/core/inspect/data/diagnosisComplaintLinks.json' },
+  { csv: 'diagnosis_tests.csv', json: 'src/core/inspect/data/diagnosisTests.json', text: ['outcomes', 'usual'] },
+  { csv: 'diagnosis_outcome_links.csv', json: 'src/core/inspect/data/diagnosisOutcomeLinks.json', text: ['chances'] },
   { csv: 'thread_hands.csv', json: 'src/core/strip/data/threadHands.json' },
 ];
 

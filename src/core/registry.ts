@@ -8,8 +8,15 @@ import { cleanOptions } from './clean/options';
 import { decideJobs } from './decide/jobs';
 import { inspectChainWear } from './inspect/chainWear';
 import { inspectCrankPlay } from './inspect/crankPlay';
+import { inspectDiagnose } from './inspect/diagnose';
 import { inspectDisc } from './inspect/disc';
+import { inspectHanger } from './inspect/hanger';
+import { inspectKnowledge } from './inspect/knowledge';
 import { inspectLookOver } from './inspect/lookOver';
+import { inspectRimPlay } from './inspect/rimPlay';
+import { inspectRunout } from './inspect/runout';
+import { inspectSpokeMap } from './inspect/spokeMap';
+import { inspectTyreAge } from './inspect/tyreAge';
 import { inspectWearLimit } from './inspect/wearLimit';
 import { moneyAppraise } from './money/appraise';
 import { moneyResult } from './money/result';
@@ -24,6 +31,13 @@ export const registry = [
   inspectDisc,
   inspectCrankPlay,
   inspectWearLimit,
+  inspectHanger,
+  inspectRunout,
+  inspectRimPlay,
+  inspectSpokeMap,
+  inspectTyreAge,
+  inspectKnowledge,
+  inspectDiagnose,
   inspectLookOver,
   decideJobs,
   stripTurn,

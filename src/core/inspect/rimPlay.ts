@@ -1,0 +1,77 @@
+import { z } from 'zod';
+import { defineCalculator } from '../calculator';
+import { atLeast, plainZero, roundTo } from '../numbers';
+import { row, type Judged } from '../verdict';
+import { wearLimits } from './data/wearLimits';
+
+const input = z.strictObject({
+  where: z.enum(['hub', 'headset']).default('hub'),
+  movementMm: z.number().min(0).max(50).describe('from stop to stop, where it is read'),
+  leverMm: z.number().gt(0).max(1000).describe('from the middle between the bearings to where it is read'),
+  spanMm: z.number().gt(0).max(400).describe('between the two rows of balls'),
+  contactDeg: z.number().min(15).max(75).default(45).describe('contact angle from the plane of the balls'),
+  pitchMm: z.number().gt(0).max(3).default(1).describe('pitch of the cone or cup thread'),
+});
+
+export interface RimPlay extends Judged<'none' | 'slight' | 'clear'> {
+  radialMm: number;
+  axialMm: number;
+  turnDeg: number;
+}
+
+/**
+ * What a rock at the rim is at the bearing. Two rows a span apart that each leave a diametral clearance p let the wheel
+ * tilt by 2p/span in all, so that the rim moves s = R·2p/span. Along the axle the same clearance is p/tan α for a
+ * contact angle α measured from the plane of the balls: that is how far the cone has to come in.
+ *
+ * Units: mm, degrees. Errors: a negative movement, no span. Source: geometry of a pair of angular contact rows.
+ * Example: 1 mm at the rim of a 311 mm radius over a span of 60 mm → 0.10 mm at the bearing.
+ */
+function run({ where, movementMm, leverMm, spanMm, contactDeg, pitchMm }: z.output<typeof input>): RimPlay {
+  const radialMm = (movementMm * spanMm) / (2 * leverMm);
+  const axialMm = radialMm / Math.tan((contactDeg * Math.PI) / 180);
+  const turnDeg = (360 * axialMm) / pitchMm;
+  const limits = wearLimits.find((line) => line.part === 'hub bearing' && line.check === 'rock at the rim')!;
+  const verdict =
+    movementMm === 0
+      ? 'none'
+      : where === 'hub'
+        ? atLeast(movementMm, limits.thresholdRenew!)
+          ? 'clear'
+          : atLeast(movementMm, limits.thresholdWarn!)
+            ? 'slight'
+            : 'none'
+        : 'clear';
+  const reasons = [
+    verdict === 'none'
+      ? movementMm === 0
+        ? 'No rock.'
+        : `${roundTo(movementMm, 2)} mm at the rim is under ${limits.thresholdWarn} mm: the give of spokes and hand.`
+      : where === 'headset'
+        ? 'A headset should not rock at all.'
+        : `${roundTo(movementMm, 2)} mm at the rim is about ${roundTo(radialMm, 2)} mm at the bearing, ${roundTo(turnDeg, 0)}° of a cone with ${roundTo(pitchMm, 2)} mm of pitch.`,
+    ...(verdict === 'none' ? [] : ['Make sure that it is the bearing, and not slack spokes or the axle nuts.']),
+  ];
+  return {
+    radialMm: roundTo(radialMm, 6),
+    axialMm: roundTo(axialMm, 6),
+    turnDeg: plainZero(roundTo(turnDeg, 3)),
+    verdict,
+    reasons,
+    working: [
+      row('s', 'movement, stop to stop', roundTo(movementMm, 3), 'mm'),
+      row('R', 'lever', roundTo(leverMm, 1), 'mm'),
+      row('L', 'span between the rows', roundTo(spanMm, 1), 'mm'),
+      row('p', 'clearance at the bearing s·L/(2R)', roundTo(radialMm, 4), 'mm'),
+      row('x', `along the axle p/tan ${roundTo(contactDeg, 0)}°`, roundTo(axialMm, 4), 'mm'),
+      row('φ', 'turn of the cone 360·x/pitch', roundTo(turnDeg, 1), '°'),
+    ],
+  };
+}
+
+export const inspectRimPlay = defineCalculator({
+  id: 'inspect.rimPlay',
+  title: 'What a rock at the rim is at the bearing',
+  input,
+  run,
+});
