@@ -21,6 +21,13 @@ export const TABLES: TableSource[] = [
   { csv: 'diagnosis_complaint_links.csv', json: 'src/core/inspect/data/diagnosisComplaintLinks.json' },
   { csv: 'diagnosis_tests.csv', json: 'src/core/inspect/data/diagnosisTests.json', text: ['outcomes', 'usual'] },
   { csv: 'diagnosis_outcome_links.csv', json: 'src/core/inspect/data/diagnosisOutcomeLinks.json', text: ['chances'] },
+  { csv: 'look_over_checks.csv', json: 'src/core/inspect/data/checks.json' },
+  { csv: 'look_over_outcomes.csv', json: 'src/core/inspect/data/outcomes.json' },
+  { csv: 'job_rules.csv', json: 'src/core/decide/data/jobRules.json' },
+  { csv: 'chain_reactions.csv', json: 'src/core/decide/data/chainReactions.json' },
+  { csv: 'door_checks.csv', json: 'src/core/buy/data/doorChecks.json' },
+  { csv: 'era_features.csv', json: 'src/core/buy/data/eraFeatures.json' },
+  { csv: 'lead_answers.csv', json: 'src/core/buy/data/leadAnswers.json' },
   { csv: 'thread_hands.csv', json: 'src/core/strip/data/threadHands.json' },
 ];
 

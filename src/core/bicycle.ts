@@ -23,6 +23,8 @@ export const bicycleKind = z.strictObject({
   cranks: z.enum(['square-taper', 'cottered', 'pinch-bolt', 'one-piece', 'other']).default('square-taper'),
   bottomBracket: z.enum(['english', 'italian', 'french', 'swiss', 'british-26']).nullable().default(null),
   wheels: z.enum(['quick-release', 'nutted']).default('quick-release'),
+  fork: z.enum(['rigid', 'suspension']).default('rigid'),
+  electric: z.boolean().default(false),
   mudguards: z.boolean().default(false),
   rack: z.boolean().default(false),
   lights: z.boolean().default(false),
@@ -51,7 +53,27 @@ export function withConsequences(kind: BicycleKind, changes: Partial<BicycleKind
   if (changes.gears === 'derailleur' && kind.chain === 'single-or-hub-gear') follow.chain = '5-8-speed';
   if (changes.gears === 'coaster') follow.brakes = 'back-pedal';
   if (changes.gears && changes.gears !== 'coaster' && kind.brakes === 'back-pedal') follow.brakes = 'caliper';
+  if (changes.frame === 'full-suspension') follow.fork = 'suspension';
   if (changes.frame === 'small-wheel' && kind.beadSeatMm > 451) follow.beadSeatMm = 406;
   if (changes.frame && changes.frame !== 'small-wheel' && kind.beadSeatMm < 451) follow.beadSeatMm = 622;
   return { ...follow, ...changes };
+}
+
+/**
+ * Whether a row of a table speaks of this bicycle. A condition is `field=value|value`, several are joined by `;`, and an
+ * empty one speaks of every bicycle. Example: `appliesTo(kind, 'gears=derailleur|hub;fork=suspension')`.
+ */
+export function appliesTo(kind: BicycleKind, condition: string | null): boolean {
+  if (!condition) return true;
+  return condition.split(';').every((term) => {
+    const [field, values] = term.split('=') as [keyof BicycleKind, string];
+    return values.split('|').includes(String(kind[field]));
+  });
+}
+
+/** Whether every field that a condition names is one of a bicycle's; what a table's own test asks. */
+export function isCondition(condition: string): boolean {
+  return condition
+    .split(';')
+    .every((term) => /^\w+=[\w|-]+$/.test(term) && term.split('=')[0]! in bicycleKind.shape);
 }

@@ -3,6 +3,9 @@ import { bearingsBallCount } from './bearings/ballCount';
 import { bearingsClampAllowance } from './bearings/clampAllowance';
 import { bearingsGrade } from './bearings/grade';
 import { bearingsIdentifyBall } from './bearings/identifyBall';
+import { buyAge } from './buy/age';
+import { buyComparables } from './buy/comparables';
+import { buyFit } from './buy/fit';
 import type { Calculator } from './calculator';
 import { cleanOptions } from './clean/options';
 import { decideJobs } from './decide/jobs';
@@ -19,7 +22,9 @@ import { inspectSpokeMap } from './inspect/spokeMap';
 import { inspectTyreAge } from './inspect/tyreAge';
 import { inspectWearLimit } from './inspect/wearLimit';
 import { moneyAppraise } from './money/appraise';
+import { moneyDrive } from './money/drive';
 import { moneyResult } from './money/result';
+import { moneySamples } from './money/samples';
 import { rebuildBolts } from './rebuild/bolts';
 import { stripTurn } from './strip/turn';
 
@@ -27,6 +32,11 @@ import { stripTurn } from './strip/turn';
 export const registry = [
   moneyAppraise,
   moneyResult,
+  moneyDrive,
+  moneySamples,
+  buyComparables,
+  buyFit,
+  buyAge,
   inspectChainWear,
   inspectDisc,
   inspectCrankPlay,

@@ -1,73 +1,99 @@
 import { z } from 'zod';
-import { BRIEFS } from '../bicycle';
+import { appliesTo, bicycleKind, BRIEFS } from '../bicycle';
 import { defineCalculator } from '../calculator';
-import { minorUnits, orderedRange, workMinutes } from '../fields';
-import rulesJson from './rules.json';
-
-const jobRule = z.strictObject({
-  id: z.string(),
-  title: z.string(),
-  place: z.string(),
-  when: z.strictObject({ check: z.string(), verdicts: z.array(z.string()) }).nullable(),
-  why: z.string(),
-  minutes: orderedRange(workMinutes),
-  parts: orderedRange(minorUnits),
-  need: z.enum(['needed', 'advised']),
-  briefs: z.array(z.enum(BRIEFS)),
-});
-
-/** The rules that propose jobs; figures are a workshop's rules of thumb, in minor units of its own currency. */
-export const jobRules = z.array(jobRule).parse(rulesJson);
+import type { Range } from '../fields';
+import { chainReactions, jobRules, type JobRule, type Need } from './data/rules';
 
 const input = z.strictObject({
   brief: z.enum(BRIEFS),
+  kind: bicycleKind.prefault({}),
   findings: z
     .array(
       z.strictObject({
         check: z.string().max(40),
         label: z.string().max(80),
+        place: z.string().max(64).default('frame'),
         verdict: z.string().max(40).nullable(),
+        outcome: z.string().max(40).nullable().default(null),
         reasons: z.array(z.string().max(600)).max(20),
       }),
     )
-    .max(200),
+    .max(400),
 });
+type Question = z.output<typeof input>;
+type Found = Question['findings'][number];
 
 export interface ProposedJob {
   rule: string;
   title: string;
   place: string;
   why: string;
-  /** The rule in words, so that a proposal can be argued with. */
+  /** The finding in words, so that a proposal can be argued with. */
   because: string;
-  need: 'needed' | 'advised';
-  minutes: { low: number; likely: number; high: number };
-  parts: { low: number; likely: number; high: number };
+  need: Need;
+  minutes: Range;
+  parts: Range;
+  /** Proposals of one group stand in each other's stead. */
+  alternatives: string | null;
+  /** What comes along with it: words, and the job where there is one. */
+  reactions: { words: string; brings: string | null }[];
+}
+
+function calls(rule: JobRule, finding: Found): boolean {
+  if (rule.check !== '*' && rule.check !== finding.check) return false;
+  const verdicts = rule.verdicts!.split('|');
+  return [finding.verdict, finding.outcome].some((said) => said !== null && verdicts.includes(said));
+}
+
+function proposal(rule: JobRule, finding: Found | null, { brief, kind }: Question): ProposedJob {
+  const any = rule.check === '*';
+  return {
+    rule: any ? `${rule.id}:${finding!.check}` : rule.id,
+    title: any ? rule.title.replace('{label}', finding!.label.toLowerCase()) : rule.title,
+    place: any ? finding!.place : rule.place,
+    why: rule.why,
+    because: finding ? `${finding.label}: ${finding.reasons[0] ?? finding.verdict}` : `Brief: ${brief}.`,
+    need: rule.need,
+    minutes: { low: rule.minutesLow, likely: rule.minutesLikely, high: rule.minutesHigh },
+    parts: { low: rule.partsLowMinor, likely: rule.partsLikelyMinor, high: rule.partsHighMinor },
+    alternatives: rule.alternatives,
+    reactions: chainReactions
+      .filter((reaction) => reaction.job === rule.id && appliesTo(kind, reaction.applies))
+      .map(({ words, brings }) => ({ words, brings })),
+  };
+}
+
+/** A rule of the table as a job, for what a chain reaction brings. */
+export function jobOfRule(id: string, question: Pick<Question, 'brief' | 'kind'>): ProposedJob | null {
+  const rule = jobRules.find((each) => each.id === id);
+  return rule && rule.check !== '*' ? proposal(rule, null, { ...question, findings: [] }) : null;
 }
 
 /**
- * Jobs proposed from findings and brief. A rule speaks when its check has one of its verdicts and the brief is one of
- * its own; rules without a finding speak for the brief alone. A donor is broken for parts and gets nothing else.
+ * Jobs proposed from findings and brief. A rule speaks when its check has one of its verdicts or outcomes and the brief is
+ * one of its own; rules without a check speak for the brief alone. What a needed job brings with it is proposed too. A
+ * donor is broken for parts and gets nothing else.
  *
- * Units: minor units, minutes. Errors: an unknown brief. Source: the rule table, workshop consensus.
- * Example: a chain at its limit, brief rideable → "Renew the chain".
+ * Units: minor units, minutes. Errors: an unknown brief. Source: the tables of rules and reactions, workshop consensus.
+ * Example: cogs that a chain has worn → "Renew the cogs", and with them the chain.
  */
-function run({ brief, findings }: z.output<typeof input>): { jobs: ProposedJob[] } {
+function run(question: Question): { jobs: ProposedJob[] } {
   const jobs = jobRules.flatMap((rule) => {
-    if (!rule.briefs.includes(brief)) return [];
-    const finding =
-      rule.when &&
-      findings.find(
-        (found) =>
-          found.check === rule.when!.check && found.verdict !== null && rule.when!.verdicts.includes(found.verdict),
-      );
-    if (rule.when && !finding) return [];
-    const because = finding ? `${finding.label}: ${finding.reasons[0] ?? finding.verdict}` : `Brief: ${brief}.`;
-    const { id, when, briefs, ...job } = rule;
-    void when;
-    void briefs;
-    return [{ rule: id, because, ...job }];
+    if (!rule.briefs.split('|').includes(question.brief)) return [];
+    if (!rule.check) return [proposal(rule, null, question)];
+    const found = question.findings.filter((finding) => calls(rule, finding));
+    return (rule.check === '*' ? found : found.slice(0, 1)).map((finding) => proposal(rule, finding, question));
   });
+  const known = new Set(jobs.map((job) => job.rule));
+  for (const job of [...jobs]) {
+    if (job.need !== 'needed') continue;
+    for (const { words, brings } of job.reactions) {
+      const along = brings && !known.has(brings) ? jobOfRule(brings, question) : null;
+      if (!along || !jobRules.find((rule) => rule.id === brings)!.briefs.split('|').includes(question.brief)) continue;
+      known.add(along.rule);
+      jobs.push({ ...along, need: 'advised', because: `${job.title}: ${words}` });
+    }
+  }
   return { jobs };
 }
 

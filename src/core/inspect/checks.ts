@@ -1,48 +1,116 @@
 import { z } from 'zod';
-import { frontBrakeSurface, type BicycleKind } from '../bicycle';
-import { STATES } from '../vocabulary/vocabulary';
-import json from './checks.json';
+import { appliesTo, type BicycleKind } from '../bicycle';
+import type { StateId } from '../vocabulary/vocabulary';
+import { CHECK_KINDS, checkTable, outcomeTable } from './data/lookOver';
+import { SPOKE_FEELS } from './spokeMap';
 
-const outcome = z.strictObject({ id: z.string(), label: z.string(), state: z.enum(STATES), why: z.string() });
-const limitRef = z.strictObject({ part: z.string(), check: z.string() });
-const base = { id: z.string(), place: z.string(), label: z.string(), how: z.string() };
+export interface Outcome {
+  id: string;
+  label: string;
+  state: StateId;
+  why: string;
+}
 
-export const checkRow = z.discriminatedUnion('kind', [
-  z.strictObject({ ...base, kind: z.literal('outcome'), outcomes: z.array(outcome) }),
-  z.strictObject({ ...base, kind: z.literal('bearing'), bearing: z.enum(['cup-and-cone', 'cartridge', 'bushing']) }),
-  z.strictObject({ ...base, kind: z.literal('surface') }),
-  z.strictObject({ ...base, kind: z.literal('reading'), unit: z.string(), rim: limitRef, disc: limitRef }),
-  z.strictObject({ ...base, kind: z.literal('chain') }),
-  z.strictObject({ ...base, kind: z.literal('crank') }),
-]);
-export type Check = z.output<typeof checkRow>;
+export interface Check {
+  id: string;
+  place: string;
+  label: string;
+  how: string;
+  phase: 'ground' | 'stand';
+  quick: boolean;
+  kind: (typeof CHECK_KINDS)[number];
+  /** Whether "looked, found nothing" answers it; where not, only its reading does. */
+  byEye: boolean;
+  applies: string | null;
+  limit: { part: string; check: string } | null;
+  unit: string | null;
+  siblings: string | null;
+  dirt: boolean;
+  outcomes: Outcome[];
+}
 
-/** The twelve checks of a short look-over, front to back. */
-export const checks: Check[] = z.array(checkRow).parse(json);
+/** Every check there is, in the order in which practitioners look: on the ground, then the stand, front to back. */
+export const checks: Check[] = checkTable.map((line) => ({
+  id: line.id,
+  place: line.place,
+  label: line.label,
+  how: line.how,
+  phase: line.phase,
+  quick: line.set === 'quick',
+  kind: line.kind,
+  byEye: line.eye === 'yes',
+  applies: line.applies,
+  limit: line.part && line.row ? { part: line.part, check: line.row } : null,
+  unit: line.unit,
+  siblings: line.siblings,
+  dirt: line.dirt === 'yes',
+  outcomes: outcomeTable
+    .filter((row) => row.check === line.id)
+    .map(({ id, label, state, why }) => ({ id, label, state, why })),
+}));
+
+const byId = new Map(checks.map((check) => [check.id, check]));
 
 /** The row of the wear table that the hollow of a braked rim is held against. */
 export const RIM_HOLLOW = { part: 'alloy rim, rim brake', check: 'hollow under a straight edge, each side' } as const;
 
+/** The row of the wear table that a brake pad is held against: rubber over the holder, or pad with its backing. */
+export function padLimit(brakes: BicycleKind['brakes']): { part: string; check: string } {
+  return brakes === 'disc'
+    ? { part: 'disc brake pad', check: 'pad and backing together' }
+    : { part: 'rim brake pad', check: 'rubber left beyond the holder or wear line' };
+}
+
 /** The checks that a bicycle has: a drum brake leaves neither track nor pad to measure from outside. */
-export function checksFor(kind: Pick<BicycleKind, 'brakes'>): Check[] {
-  if (frontBrakeSurface(kind) !== 'hub') return checks;
-  return checks.filter((check) => check.kind !== 'surface' && check.kind !== 'reading');
+export function checksFor(kind: BicycleKind): Check[] {
+  return checks.filter((check) => appliesTo(kind, check.applies));
 }
 
 export function checkById(id: string): Check | undefined {
-  return checks.find((check) => check.id === id);
+  return byId.get(id);
 }
+
+/** A place with its checks, as one key answers them. */
+export interface CheckPlace {
+  place: string;
+  phase: Check['phase'];
+  quick: boolean;
+  checks: Check[];
+}
+
+/** The places of the look-over in their order, each with its checks; the quick set leaves out what can wait. */
+export function checkPlaces(kind: BicycleKind, set: 'quick' | 'full' = 'full'): CheckPlace[] {
+  const places = new Map<string, CheckPlace>();
+  for (const check of checksFor(kind)) {
+    if (set === 'quick' && !check.quick) continue;
+    const found = places.get(check.place);
+    if (found) {
+      found.checks.push(check);
+      found.quick ||= check.quick;
+    } else
+      places.set(check.place, { place: check.place, phase: check.phase, quick: check.quick, checks: [check] });
+  }
+  return [...places.values()];
+}
+
+export const HAND_STATES = ['fine', 'watch', 'service', 'replace', 'unsafe'] as const;
+export type HandState = (typeof HAND_STATES)[number];
 
 /** What a check takes down, by its kind; the raw evidence that is stored, never a verdict. */
 export const evidence = z.strictObject({
   outcome: z.string().max(40).optional(),
+  /** Judged by eye, with no reading; a reading taken later stands in its stead. */
+  byEye: z.enum(HAND_STATES).optional(),
   feel: z.enum(['smooth', 'light-rumble', 'gritty', 'notchy', 'tight', 'seized', 'unknown']).optional(),
   play: z.enum(['none', 'slight', 'clear', 'unknown']).optional(),
   grease: z.enum(['fresh', 'dirty', 'dry', 'rusty', 'unknown']).optional(),
   cup: z.enum(['bright', 'dull', 'pitted', 'unknown']).optional(),
   cone: z.enum(['bright', 'dull', 'pitted', 'unknown']).optional(),
   balls: z.enum(['bright', 'dull', 'rusty', 'short', 'unknown']).optional(),
-  readingsMm: z.array(z.number()).max(48).optional(),
+  /** Rock at the rim, stop to stop, and how long it spins: readings to compare with afterwards. */
+  rimMm: z.number().min(0).max(50).optional(),
+  spinS: z.number().min(0).max(600).optional(),
+  readingsMm: z.array(z.number()).max(144).optional(),
   minimumMm: z.number().optional(),
   pitches: z.number().optional(),
   lengthMm: z.number().optional(),
@@ -50,5 +118,42 @@ export const evidence = z.strictObject({
   notAtPercent: z.number().nullable().optional(),
   left: z.enum(['firm', 'loose']).optional(),
   right: z.enum(['firm', 'loose']).optional(),
+  gaps: z
+    .array(z.strictObject({ clockDeg: z.number().min(0).max(360), gapMm: z.number().min(0).max(500) }))
+    .max(12)
+    .optional(),
+  bentBefore: z.boolean().optional(),
+  pairs: z.array(z.enum(SPOKE_FEELS)).max(24).optional(),
+  code: z.string().max(4).optional(),
 });
 export type Evidence = z.output<typeof evidence>;
+
+/** What "looked, found nothing" puts down for a check, or null where only a reading tells. */
+export function nothingFound(check: Check): Evidence | null {
+  if (!check.byEye) return null;
+  switch (check.kind) {
+    case 'outcome':
+      return { outcome: check.outcomes[0]!.id };
+    case 'bearing-cup':
+      return { feel: 'smooth', play: 'none' };
+    case 'crank':
+      return { left: 'firm', right: 'firm' };
+    default:
+      return { byEye: 'fine' };
+  }
+}
+
+/**
+ * What a state given by hand puts down: the outcome of that state where the check has one, else a judgement by eye.
+ * Example: "unsafe" at the frame is "Unknown repair", the first of its unsafe outcomes only where there is no other.
+ */
+export function handEvidence(check: Check, state: HandState): Evidence {
+  if (state === 'fine') return nothingFound(check) ?? { byEye: 'fine' };
+  const fitting = check.outcomes.filter((outcome) => outcome.state === state);
+  return fitting.length === 1 ? { outcome: fitting[0]!.id } : { byEye: state };
+}
+
+/** Evidence with changes laid over it; a change to undefined takes a field away. */
+export function mergedEvidence(seen: Evidence, changes: Evidence): Evidence {
+  return Object.fromEntries(Object.entries({ ...seen, ...changes }).filter(([, value]) => value !== undefined));
+}

@@ -1,135 +1,103 @@
 import { z } from 'zod';
-import { bearingsGrade, houseRules } from '../bearings/grade';
-import { bicycleKind, BRIEFS, frontBrakeSurface, type BicycleKind, type Brief } from '../bicycle';
-import { answer, defineCalculator, type Calculator } from '../calculator';
-import { stateOf, type StateId } from '../vocabulary/vocabulary';
-import type { WorkingRow } from '../verdict';
-import { inspectChainWear } from './chainWear';
-import { checksFor, evidence, RIM_HOLLOW, type Check, type Evidence } from './checks';
-import { inspectCrankPlay } from './crankPlay';
-import { inspectDisc } from './disc';
-import { inspectWearLimit } from './wearLimit';
+import { houseRules } from '../bearings/grade';
+import { bicycleKind, BRIEFS } from '../bicycle';
+import { defineCalculator } from '../calculator';
+import { placeLabel, type StateId } from '../vocabulary/vocabulary';
+import { checksFor, evidence } from './checks';
+import { judgeCheck, NOT_LOOKED, type Judgement } from './judgeCheck';
+
+/** When something was seen, in the order of the work: every stage of stripping and cleaning reveals more. */
+export const SEEN_AS = ['bought', 'stripped', 'cleaned', 'serviced'] as const;
+export type SeenAs = (typeof SEEN_AS)[number];
+
+/** How a finding's time is told. */
+export const SEEN_WORDS: Record<SeenAs, string> = {
+  bought: 'as bought',
+  stripped: 'stripped',
+  cleaned: 'after cleaning',
+  serviced: 'after service',
+};
 
 const input = z.strictObject({
   kind: bicycleKind.prefault({}),
   brief: z.enum(BRIEFS).default('rideable'),
   rules: houseRules.prefault({}),
+  frontBrakeHand: z.enum(['left', 'right', 'either']).default('either'),
+  today: z.iso.date().nullable().default(null).describe('for what grows old; null leaves age unjudged'),
+  now: z.enum(SEEN_AS).default('bought').describe('how far the bicycle is'),
   found: z
-    .array(z.strictObject({ check: z.string().max(40), evidence }))
-    .max(200)
+    .array(z.strictObject({ check: z.string().max(40), evidence, seenAs: z.enum(SEEN_AS).default('bought') }))
+    .max(400)
     .describe('one entry a check; a check named twice: the last counts'),
 });
 
-export interface Finding {
+export interface Finding extends Judgement {
   check: string;
   label: string;
   place: string;
-  state: StateId;
-  verdict: string | null;
-  reasons: string[];
-  working: WorkingRow[];
-  /** What to do about evidence that cannot be judged, by field. */
-  errors: { path: string; message: string }[];
-}
-
-type Judgement = Pick<Finding, 'state' | 'verdict' | 'reasons' | 'working' | 'errors'>;
-
-const NOT_LOOKED: Judgement = {
-  state: 'not-looked-at',
-  verdict: null,
-  reasons: ['Not looked at, which is not the same as fine.'],
-  working: [],
-  errors: [],
-};
-
-function judge<S extends z.ZodType, O extends { verdict: string; reasons: string[]; working: WorkingRow[] }>(
-  calculator: Calculator<S, O>,
-  question: unknown,
-): Judgement {
-  const result = answer(calculator, question);
-  if (!result.ok) return { ...NOT_LOOKED, reasons: ['Not judged: the reading cannot be.'], errors: result.errors };
-  const { verdict, reasons, working } = result.output;
-  return { state: stateOf(calculator.id, verdict), verdict, reasons, working, errors: [] };
-}
-
-function judgeCheck(
-  check: Check,
-  seen: Evidence,
-  bicycle: BicycleKind,
-  brief: Brief,
-  rules: z.output<typeof houseRules>,
-): Judgement {
-  switch (check.kind) {
-    case 'outcome': {
-      const outcome = check.outcomes.find((option) => option.id === seen.outcome);
-      if (!outcome) return NOT_LOOKED;
-      return { state: outcome.state, verdict: outcome.state, reasons: [outcome.why], working: [], errors: [] };
-    }
-    case 'bearing': {
-      if (
-        !['feel', 'play', 'grease', 'cup', 'cone', 'balls'].some(
-          (key) => (seen[key as keyof Evidence] ?? 'unknown') !== 'unknown',
-        )
-      )
-        return NOT_LOOKED;
-      const { feel, play, grease, cup, cone, balls } = seen;
-      return judge(bearingsGrade, {
-        kind: check.bearing,
-        place: check.place,
-        feel,
-        play,
-        grease,
-        cup,
-        cone,
-        balls,
-        brief,
-        rules,
-      });
-    }
-    case 'surface':
-      if (!seen.readingsMm?.length) return NOT_LOOKED;
-      return frontBrakeSurface(bicycle) === 'disc'
-        ? judge(inspectDisc, { readingsMm: seen.readingsMm, minimumMm: seen.minimumMm })
-        : judge(inspectWearLimit, {
-            ...RIM_HOLLOW,
-            reading: Math.max(...seen.readingsMm),
-          });
-    case 'reading':
-      if (!seen.readingsMm?.length) return NOT_LOOKED;
-      return judge(inspectWearLimit, {
-        ...check[frontBrakeSurface(bicycle) === 'disc' ? 'disc' : 'rim'],
-        reading: Math.min(...seen.readingsMm),
-      });
-    case 'chain':
-      if (seen.dropsInAtPercent !== undefined)
-        return judge(inspectChainWear, {
-          chain: bicycle.chain,
-          gauge: { dropsInAtPercent: seen.dropsInAtPercent, notAtPercent: seen.notAtPercent ?? null },
-        });
-      if (seen.lengthMm === undefined) return NOT_LOOKED;
-      return judge(inspectChainWear, { chain: bicycle.chain, pitches: seen.pitches, lengthMm: seen.lengthMm });
-    case 'crank':
-      if (!seen.left || !seen.right) return NOT_LOOKED;
-      return judge(inspectCrankPlay, { left: seen.left, right: seen.right, crankType: bicycle.cranks });
-  }
+  quick: boolean;
+  seenAs: SeenAs | null;
+  /** Seen before cleaning where dirt can hide or feign it: to be asked again. */
+  again: boolean;
+  /** A sibling that failed, in words: one bad pad condemns the others until they are looked at. */
+  raisedBy: string | null;
 }
 
 /**
- * The look-over of one bicycle: every check with its state, verdict, reasons and working. A check without evidence
- * stays "not looked at", which is not fine; evidence that cannot be is not judged and says what to do.
+ * The look-over of one bicycle: every check that it has, with its state, verdict, reasons and working. A check without
+ * evidence stays "not looked at", which is not fine; evidence that cannot be is not judged and says what to do. What dirt
+ * can hide is asked again once the bicycle is clean, and siblings of what failed are raised.
  *
  * Errors: words that no check knows. Source: the calculators named in each working.
- * Example: `found: []` gives twelve checks, all not looked at.
+ * Example: `found: []` gives every check of a bicycle, all not looked at.
  */
-function run({ kind, brief, rules, found }: z.output<typeof input>) {
-  const latest = new Map(found.map((entry) => [entry.check, entry.evidence]));
+function run({ kind, brief, rules, frontBrakeHand, today, now, found }: z.output<typeof input>) {
+  const latest = new Map(found.map((entry) => [entry.check, entry]));
+  const clean = SEEN_AS.indexOf('cleaned');
   const findings: Finding[] = checksFor(kind).map((check) => {
-    const seen = latest.get(check.id);
-    const judgement = seen ? judgeCheck(check, seen, kind, brief, rules) : NOT_LOOKED;
-    return { check: check.id, label: check.label, place: check.place, ...judgement };
+    const entry = latest.get(check.id);
+    const judged = entry ? judgeCheck(check, entry.evidence, { kind, brief, rules, frontBrakeHand, today }) : NOT_LOOKED;
+    return {
+      check: check.id,
+      label: check.label,
+      place: check.place,
+      quick: check.quick,
+      ...judged,
+      seenAs: entry && judged.state !== 'not-looked-at' ? entry.seenAs : null,
+      again:
+        check.dirt &&
+        judged.state !== 'not-looked-at' &&
+        SEEN_AS.indexOf(now) >= clean &&
+        SEEN_AS.indexOf(entry!.seenAs) < clean,
+      raisedBy: null,
+    };
   });
+  const group = new Map(checksFor(kind).map((check) => [check.id, check.siblings]));
+  for (const finding of findings) {
+    const siblings = group.get(finding.check);
+    if (!siblings || (finding.state !== 'not-looked-at' && finding.state !== 'fine')) continue;
+    const failed = findings.find(
+      (other) =>
+        other.check !== finding.check &&
+        group.get(other.check) === siblings &&
+        (other.state === 'replace' || other.state === 'unsafe'),
+    );
+    if (failed) finding.raisedBy = `${failed.label} failed: look at this one with the same eyes.`;
+  }
   const count = (state: StateId) => findings.filter((finding) => finding.state === state).length;
-  return { findings, notLookedAt: count('not-looked-at'), unsafe: count('unsafe') };
+  const places = [...new Set(findings.map((finding) => finding.place))];
+  const untouched = places.filter((place) =>
+    findings.every((finding) => finding.place !== place || finding.state === 'not-looked-at'),
+  );
+  return {
+    findings,
+    notLookedAt: count('not-looked-at'),
+    places: places.length,
+    /** Places where nothing has been looked at, by id and in words. */
+    placesNotLookedAt: untouched.map((place) => ({ place, label: placeLabel(place) })),
+    again: findings.filter((finding) => finding.again).length,
+    unsafe: count('unsafe'),
+  };
 }
 
 export type LookOver = ReturnType<typeof run>;

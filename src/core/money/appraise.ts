@@ -3,7 +3,9 @@ import { defineCalculator, rule } from '../calculator';
 import { currencyCode, minorUnits, orderedRange, wholeNumber, workMinutes } from '../fields';
 import { atLeast, floorForgiving, mean, moreThan, quantileSorted, roundHalfUp, roundTo } from '../numbers';
 import { minorUnit, row, type WorkingRow } from '../verdict';
+import { payableOf } from './ceiling';
 import { pertMean, pertQuantile } from './pert';
+import { quantileSelected } from './select';
 import { uniformStream } from './streams';
 
 const BINS = 36;
@@ -35,7 +37,7 @@ const shape = z
   })
   .describe('Labels of costs are unique; every range has low ≤ likely ≤ high.');
 
-const input = rule(
+export const appraiseShape = rule(
   shape,
   ['costs'],
   (value) => new Set(value.costs.map((line) => line.label)).size === value.costs.length,
@@ -46,8 +48,8 @@ const input = rule(
   },
 );
 
-export type AppraiseInput = z.input<typeof input>;
-type Case = z.output<typeof input>;
+export type AppraiseInput = z.input<typeof appraiseShape>;
+type Case = z.output<typeof appraiseShape>;
 type CostLine = z.output<typeof costLine>;
 
 export interface Percentiles {
@@ -76,8 +78,39 @@ export interface Appraisal {
   priceCurve: { confidence: number; price: number }[];
 }
 
+const drawn = new Map<string, Draws>();
+const MOST_DRAWN = 160;
+
+interface Draws {
+  parts: Float64Array;
+  minutes: Float64Array;
+}
+
+/** The draws of a line, kept: they hang on the line, the seed and the trials alone, so that a tap draws one line anew. */
+function drawsOf(line: CostLine, seed: number, trials: number): Draws {
+  const { parts, minutes } = line;
+  const key = [
+    line.label,
+    line.chance,
+    parts.low,
+    parts.likely,
+    parts.high,
+    minutes.low,
+    minutes.likely,
+    minutes.high,
+    seed,
+    trials,
+  ].join('|');
+  const known = drawn.get(key);
+  if (known) return known;
+  const made = drawLine(line, seed, trials);
+  drawn.set(key, made);
+  if (drawn.size > MOST_DRAWN) drawn.delete(drawn.keys().next().value!);
+  return made;
+}
+
 /** Draws of one line over all trials: what it costs in parts and how long it takes, both nought where it does not happen. */
-function drawLine(line: CostLine, seed: number, trials: number): { parts: Float64Array; minutes: Float64Array } {
+function drawLine(line: CostLine, seed: number, trials: number): Draws {
   const next = uniformStream(seed, `cost:${line.label}`);
   const partsAt = pertQuantile(line.parts);
   const minutesAt = pertQuantile(line.minutes);
@@ -95,11 +128,32 @@ function drawLine(line: CostLine, seed: number, trials: number): { parts: Float6
   return { parts, minutes };
 }
 
-/** What the buyer could pay in one trial, before any price: net − labour − profit, or net − wage·hours. */
-function affordable(problem: Case, net: Float64Array, minutes: Float64Array): Float64Array {
-  const perMinute = (problem.target.kind === 'profit' ? problem.labourPerHour : problem.target.amount) / 60;
-  const fixed = problem.target.kind === 'profit' ? problem.target.amount : 0;
-  return net.map((value, i) => value - perMinute * minutes[i]! - fixed);
+interface Drawn {
+  /** What is left of the resale after fees, other costs and parts, and the minutes of work, trial by trial. */
+  net: Float64Array;
+  minutes: Float64Array;
+  resale: Float64Array;
+  lines: Draws[];
+  /** The share of the resale that the selling fee leaves. */
+  keep: number;
+}
+
+/** Every trial of a problem, before any price or target. */
+export function drawProblem(problem: Case): Drawn {
+  const { trials, seed } = problem;
+  const nextResale = uniformStream(seed, 'resale');
+  const resaleAt = pertQuantile(problem.resale);
+  const keep = 1 - problem.fee.percent / 100;
+  const resale = Float64Array.from({ length: trials }, () => resaleAt(nextResale()));
+  const net = resale.map((value) => value * keep - problem.fee.fixed - problem.otherCosts);
+  const minutes = new Float64Array(trials);
+  const lines = problem.costs.map((line) => drawsOf(line, seed, trials));
+  for (const line of lines)
+    for (let i = 0; i < trials; i++) {
+      net[i] = net[i]! - line.parts[i]!;
+      minutes[i] = minutes[i]! + line.minutes[i]!;
+    }
+  return { net, minutes, resale, lines, keep };
 }
 
 function percentiles(sorted: Float64Array, round: (v: number) => number): Percentiles {
@@ -147,34 +201,23 @@ function histogram(sorted: Float64Array): Appraisal['spread'] {
  */
 function run(problem: Case): Appraisal {
   const { trials, seed } = problem;
-  const nextResale = uniformStream(seed, 'resale');
-  const resaleAt = pertQuantile(problem.resale);
-  const keep = 1 - problem.fee.percent / 100;
-  const resale = Float64Array.from({ length: trials }, () => resaleAt(nextResale()));
-  const net = resale.map((value) => value * keep - problem.fee.fixed - problem.otherCosts);
-  const minutes = new Float64Array(trials);
-  const lines = problem.costs.map((line) => {
-    const drawn = drawLine(line, seed, trials);
-    for (let i = 0; i < trials; i++) {
-      net[i] = net[i]! - drawn.parts[i]!;
-      minutes[i] = minutes[i]! + drawn.minutes[i]!;
-    }
-    return drawn;
-  });
+  const { net, minutes, resale, lines, keep } = drawProblem(problem);
 
-  const payable = affordable(problem, net, minutes);
+  const payable = payableOf({ net, minutes }, problem.target, problem.labourPerHour);
   const sortedPayable = Float64Array.from(payable).sort();
   const rawCeiling = quantileSorted(sortedPayable, 1 - problem.confidence);
   const evenCeiling = quantileSorted(sortedPayable, 0.5);
-  const liftOf = (change: (i: number) => number) =>
-    roundHalfUp(
-      quantileSorted(payable.map((value, i) => value + change(i)).sort(), 1 - problem.confidence) - rawCeiling,
-    );
+  const moved = new Float64Array(trials);
+  const liftOf = (change: (i: number) => number) => {
+    for (let i = 0; i < trials; i++) moved[i] = payable[i]! + change(i);
+    return roundHalfUp(quantileSelected(moved, 1 - problem.confidence) - rawCeiling);
+  };
 
   const perMinute = (problem.target.kind === 'profit' ? problem.labourPerHour : problem.target.amount) / 60;
   const drivers = problem.costs
     .map((line, at) => {
       const { parts, minutes: taken } = lines[at]!;
+      if (line.chance === 0) return { label: line.label, kind: line.kind, lift: 0 };
       return { label: line.label, kind: line.kind, lift: liftOf((i) => parts[i]! + perMinute * taken[i]!) };
     })
     .sort((a, b) => b.lift - a.lift || (a.label < b.label ? -1 : 1));
@@ -278,4 +321,4 @@ function reasonsFor(
   return reasons;
 }
 
-export const moneyAppraise = defineCalculator({ id: 'money.appraise', title: 'What may be paid', input, run });
+export const moneyAppraise = defineCalculator({ id: 'money.appraise', title: 'What may be paid', input: appraiseShape, run });

@@ -1,0 +1,124 @@
+import { z } from 'zod';
+import { defineCalculator } from '../calculator';
+import { minorUnits } from '../fields';
+import { quantileSorted, roundHalfUp, roundTo } from '../numbers';
+import { row, type WorkingRow } from '../verdict';
+
+const sale = z.strictObject({
+  id: z.string().max(64),
+  label: z.string().max(120),
+  price: minorUnits,
+  soldOn: z.iso.date().nullable().default(null),
+});
+
+const input = z.strictObject({
+  sales: z.array(sale).max(300),
+  today: z.iso.date(),
+});
+
+export interface Comparables {
+  range: { low: number; likely: number; high: number } | null;
+  used: { id: string; price: number; weight: number }[];
+  leftOut: { id: string; price: number; why: string }[];
+  verdict: 'many' | 'few' | 'none';
+  reasons: string[];
+  working: WorkingRow[];
+}
+
+/** A sale of a year ago counts half. */
+const HALF_LIFE_DAYS = 365;
+/** Sales further from the median than this many scaled absolute deviations are left out. */
+const MOST_DEVIATIONS = 3.5;
+const MAD_TO_SIGMA = 1.4826;
+const MANY_FROM = 5;
+
+/** Quantile of weighted values: where half the weight, or any share of it, lies below; between values linear. */
+function weightedQuantile(values: { price: number; weight: number }[], q: number): number {
+  const sorted = [...values].sort((a, b) => a.price - b.price);
+  const whole = sorted.reduce((sum, each) => sum + each.weight, 0);
+  let sum = 0;
+  const at = sorted.map((each) => {
+    const middle = (sum + each.weight / 2) / whole;
+    sum += each.weight;
+    return middle;
+  });
+  if (q <= at[0]!) return sorted[0]!.price;
+  for (let i = 1; i < sorted.length; i++)
+    if (q <= at[i]!) {
+      const share = (q - at[i - 1]!) / (at[i]! - at[i - 1]!);
+      return sorted[i - 1]!.price + share * (sorted[i]!.price - sorted[i - 1]!.price);
+    }
+  return sorted.at(-1)!.price;
+}
+
+/**
+ * What a bicycle may fetch, from sold ones: the likely is the weighted median (a sale a year old counts half), low and high
+ * the weighted tenth and ninetieth hundredths, widened when there are few. Sales over 3.5 scaled absolute deviations from
+ * the median are left out and named. With one or two the range is a fifth to either side.
+ *
+ * Units: minor units. Errors: a price below nought. Source: robust statistics (median, median absolute deviation).
+ * Example: 260, 290, 300, 310, 1200 → 1200 left out, likely 295.
+ */
+function run({ sales, today }: z.output<typeof input>): Comparables {
+  if (sales.length === 0)
+    return {
+      range: null,
+      used: [],
+      leftOut: [],
+      verdict: 'none',
+      reasons: ['No sold one to compare with yet: sold prices, not asked ones.'],
+      working: [],
+    };
+  const sorted = sales.map((each) => each.price).sort((a, b) => a - b);
+  const median = quantileSorted(sorted, 0.5);
+  const deviation =
+    MAD_TO_SIGMA *
+    quantileSorted(
+      sorted.map((price) => Math.abs(price - median)).sort((a, b) => a - b),
+      0.5,
+    );
+  const isOut = (price: number) =>
+    sales.length >= 4 && deviation > 0 && Math.abs(price - median) > MOST_DEVIATIONS * deviation;
+  const weightOf = (soldOn: string | null) =>
+    soldOn === null
+      ? 0.5
+      : 2 ** (-Math.max(0, Date.parse(today) - Date.parse(soldOn)) / 86_400_000 / HALF_LIFE_DAYS);
+  const used = sales
+    .filter((each) => !isOut(each.price))
+    .map(({ id, price, soldOn }) => ({ id, price, weight: roundTo(weightOf(soldOn), 4) }));
+  const leftOut = sales
+    .filter((each) => isOut(each.price))
+    .map(({ id, price }) => ({ id, price, why: 'too far from the others to be the same sort of bicycle' }));
+  const likely = weightedQuantile(used, 0.5);
+  const few = used.length < MANY_FROM;
+  const spread = few ? Math.max(0.2 / Math.sqrt(used.length), 0.08) * likely : 0;
+  const low = Math.min(weightedQuantile(used, 0.1), likely - spread);
+  const high = Math.max(weightedQuantile(used, 0.9), likely + spread);
+  return {
+    range: { low: roundHalfUp(Math.max(0, low)), likely: roundHalfUp(likely), high: roundHalfUp(high) },
+    used,
+    leftOut,
+    verdict: few ? 'few' : 'many',
+    reasons: [
+      few
+        ? `Only ${used.length === 1 ? 'one sale' : `${used.length} sales`}: the range is kept wide.`
+        : `${used.length} sales; the middle eight tenths of them.`,
+      ...(leftOut.length > 0
+        ? [`${leftOut.length === 1 ? 'One is' : `${leftOut.length} are`} left out: too far from the others.`]
+        : []),
+    ],
+    working: [
+      row('n', 'sales counted', used.length),
+      row('m', 'median of all', roundTo(median / 100, 2)),
+      row('d', 'scaled absolute deviation', roundTo(deviation / 100, 2)),
+      row('½', 'half weight after', HALF_LIFE_DAYS, 'days'),
+    ],
+  };
+}
+
+export const buyComparables = defineCalculator({
+  id: 'buy.comparables',
+  title: 'What a bicycle may fetch, from sold ones',
+  input,
+  run,
+});

@@ -1,0 +1,45 @@
+import { z } from 'zod';
+import { parseTable, provenance } from '../../table';
+import reactionsJson from './chainReactions.json';
+import rulesJson from './jobRules.json';
+
+export const NEEDS = ['needed', 'advised', 'cosmetic', 'alternative', 'leave'] as const;
+export type Need = (typeof NEEDS)[number];
+
+export const jobRuleRow = z.strictObject({
+  id: z.string(),
+  /** `{label}` stands for the check's own. */
+  title: z.string(),
+  place: z.string(),
+  /** Empty: for the brief alone. `*`: any check. */
+  check: z.string().nullable(),
+  /** Verdicts or outcomes that call it, with a bar between. */
+  verdicts: z.string().nullable(),
+  why: z.string(),
+  need: z.enum(NEEDS),
+  briefs: z.string(),
+  minutesLow: z.number(),
+  minutesLikely: z.number(),
+  minutesHigh: z.number(),
+  partsLowMinor: z.number(),
+  partsLikelyMinor: z.number(),
+  partsHighMinor: z.number(),
+  /** Jobs of one group stand in each other's stead. */
+  alternatives: z.string().nullable(),
+  /** Jobs that come along, with a bar between. */
+  brings: z.string().nullable(),
+  ...provenance,
+});
+export type JobRule = z.output<typeof jobRuleRow>;
+
+export const chainReactionRow = z.strictObject({
+  job: z.string(),
+  applies: z.string().nullable(),
+  words: z.string(),
+  brings: z.string().nullable(),
+  ...provenance,
+});
+
+/** The rules that propose jobs; figures are a workshop's rules of thumb, in minor units of its own currency. */
+export const jobRules = parseTable(jobRuleRow, rulesJson);
+export const chainReactions = parseTable(chainReactionRow, reactionsJson);

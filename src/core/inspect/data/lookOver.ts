@@ -1,0 +1,58 @@
+import { z } from 'zod';
+import { parseTable, provenance } from '../../table';
+import { STATES } from '../../vocabulary/vocabulary';
+import checksJson from './checks.json';
+import outcomesJson from './outcomes.json';
+
+/** What a check takes down: one of several outcomes, a bearing's feel, or a reading of one sort. */
+export const CHECK_KINDS = [
+  'outcome',
+  'bearing-cup',
+  'reading',
+  'rim-hollow',
+  'disc',
+  'pads',
+  'chain',
+  'crank',
+  'hanger',
+  'spokes',
+  'runout-rim',
+  'runout-disc',
+  'runout-ring',
+  'tyre-age',
+  'lever-hand',
+] as const;
+
+const yes = z.enum(['yes', 'no']);
+
+export const checkTableRow = z.strictObject({
+  id: z.string(),
+  place: z.string(),
+  label: z.string(),
+  phase: z.enum(['ground', 'stand']),
+  set: z.enum(['quick', 'full']),
+  kind: z.enum(CHECK_KINDS),
+  /** Whether looking alone can find it fine; else only its reading tells. */
+  eye: yes,
+  applies: z.string().nullable(),
+  part: z.string().nullable(),
+  row: z.string().nullable(),
+  unit: z.string().nullable(),
+  /** Checks of one group look at siblings: one that fails raises the others. */
+  siblings: z.string().nullable(),
+  /** Dirt can hide or feign it, so that it is asked again after cleaning. */
+  dirt: yes,
+  how: z.string(),
+  ...provenance,
+});
+export const outcomeTableRow = z.strictObject({
+  check: z.string(),
+  id: z.string(),
+  label: z.string(),
+  state: z.enum(STATES),
+  why: z.string(),
+  ...provenance,
+});
+
+export const checkTable = parseTable(checkTableRow, checksJson);
+export const outcomeTable = parseTable(outcomeTableRow, outcomesJson);

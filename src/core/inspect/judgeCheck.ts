@@ -1,0 +1,234 @@
+import { bearingsGrade, type houseRules } from '../bearings/grade';
+import type { BicycleKind, Brief } from '../bicycle';
+import { answer, type Calculator } from '../calculator';
+import { roundTo } from '../numbers';
+import type { z } from 'zod';
+import { stateLabel, stateOf, type StateId } from '../vocabulary/vocabulary';
+import { row, type WorkingRow } from '../verdict';
+import { inspectChainWear } from './chainWear';
+import { padLimit, RIM_HOLLOW, type Check, type Evidence } from './checks';
+import { inspectCrankPlay } from './crankPlay';
+import { inspectDisc } from './disc';
+import { inspectHanger } from './hanger';
+import { inspectRimPlay, type RimPlay } from './rimPlay';
+import { inspectRunout, type RunoutOf } from './runout';
+import { inspectSpokeMap } from './spokeMap';
+import { inspectTyreAge } from './tyreAge';
+import { inspectWearLimit } from './wearLimit';
+
+export interface Judgement {
+  state: StateId;
+  verdict: string | null;
+  /** The outcome that was chosen, where the check offers some. */
+  outcome: string | null;
+  reasons: string[];
+  working: WorkingRow[];
+  /** What to do about evidence that cannot be judged, by field. */
+  errors: { path: string; message: string }[];
+}
+
+/** What a judgement leans on beside the evidence. */
+export interface Bench {
+  kind: BicycleKind;
+  brief: Brief;
+  rules: z.output<typeof houseRules>;
+  frontBrakeHand: 'left' | 'right' | 'either';
+  today: string | null;
+}
+
+export const NOT_LOOKED: Judgement = {
+  state: 'not-looked-at',
+  verdict: null,
+  outcome: null,
+  reasons: ['Not looked at, which is not the same as fine.'],
+  working: [],
+  errors: [],
+};
+
+const SPEEDS: Record<BicycleKind['chain'], number> = {
+  'single-or-hub-gear': 1,
+  '5-8-speed': 8,
+  '9-10-speed': 10,
+  '11-speed': 11,
+  '12-speed': 12,
+};
+
+/** How far from the hanger's axis its gauge is read: near the rim's edge. */
+export function gaugeRadiusMm(kind: BicycleKind): number {
+  return kind.beadSeatMm / 2 - 10;
+}
+
+function judge<S extends z.ZodType, O extends { verdict: string; reasons: string[]; working: WorkingRow[] }>(
+  calculator: Calculator<S, O>,
+  question: unknown,
+): Judgement {
+  const result = answer(calculator, question);
+  if (!result.ok) return { ...NOT_LOOKED, reasons: ['Not judged: the reading cannot be.'], errors: result.errors };
+  const { verdict, reasons, working } = result.output;
+  return { state: stateOf(calculator.id, verdict), verdict, outcome: null, reasons, working, errors: [] };
+}
+
+/** Where a rock is read at a wheel and at a headset, and how far apart the rows of balls usually stand. */
+function rimPlayOf(check: Check, movementMm: number, kind: BicycleKind): RimPlay | null {
+  const question =
+    check.place === 'headset'
+      ? { where: 'headset', movementMm, leverMm: 450, spanMm: 120 }
+      : check.place.startsWith('hub')
+        ? { where: 'hub', movementMm, leverMm: kind.beadSeatMm / 2, spanMm: 60 }
+        : null;
+  const result = question && answer(inspectRimPlay, question);
+  return result?.ok ? result.output : null;
+}
+
+function judgeBearing(check: Check, seen: Evidence, { kind, brief, rules }: Bench): Judgement {
+  const rock = seen.rimMm === undefined ? null : rimPlayOf(check, seen.rimMm, kind);
+  const play = seen.play ?? rock?.verdict;
+  const known = [seen.feel, play, seen.grease, seen.cup, seen.cone, seen.balls].some(
+    (value) => (value ?? 'unknown') !== 'unknown',
+  );
+  if (!known) return NOT_LOOKED;
+  const { feel, grease, cup, cone, balls } = seen;
+  const judged = judge(bearingsGrade, {
+    kind: 'cup-and-cone',
+    place: check.place,
+    feel,
+    play,
+    grease,
+    cup,
+    cone,
+    balls,
+    brief,
+    rules,
+  });
+  return {
+    ...judged,
+    reasons: [
+      ...judged.reasons,
+      ...(rock && rock.verdict !== 'none' ? [rock.reasons[0]!] : []),
+      ...(seen.spinS === undefined ? [] : [`It spun for ${roundTo(seen.spinS, 1)} s: kept to compare with.`]),
+    ],
+    working: [...judged.working, ...(rock ? rock.working : [])],
+  };
+}
+
+function judgeHand(seen: Evidence, hand: Bench['frontBrakeHand']): Judgement {
+  if (seen.outcome !== 'left' && seen.outcome !== 'right') return NOT_LOOKED;
+  const base = { outcome: seen.outcome, working: [row('h', 'hand of the front brake', seen.outcome)], errors: [] };
+  if (hand === 'either')
+    return {
+      ...base,
+      state: 'fine',
+      verdict: 'as-wanted',
+      reasons: [`The ${seen.outcome} hand works the front brake; no country is set in the house rules.`],
+    };
+  return seen.outcome === hand
+    ? { ...base, state: 'fine', verdict: 'as-wanted', reasons: [`The ${hand} hand, as the house rules have it.`] }
+    : {
+        ...base,
+        state: 'service',
+        verdict: 'other-hand',
+        reasons: [`The ${seen.outcome} hand works the front brake; the house rules say the ${hand}.`],
+      };
+}
+
+const RUNOUT: Partial<Record<Check['kind'], (kind: BicycleKind) => RunoutOf>> = {
+  'runout-rim': (kind) => (kind.brakes === 'disc' || kind.brakes === 'drum' ? 'rim-free' : 'rim-braked'),
+  'runout-disc': () => 'disc',
+  'runout-ring': () => 'chainring',
+};
+
+/** What the readings of a check say, or null where there are none. */
+function judgeReadings(check: Check, seen: Evidence, bench: Bench): Judgement | null {
+  const { kind } = bench;
+  switch (check.kind) {
+    case 'reading':
+      return seen.readingsMm?.length
+        ? judge(inspectWearLimit, { ...check.limit, reading: gravestReading(check, seen.readingsMm) })
+        : null;
+    case 'rim-hollow':
+      return seen.readingsMm?.length
+        ? judge(inspectWearLimit, { ...RIM_HOLLOW, reading: Math.max(...seen.readingsMm) })
+        : null;
+    case 'pads':
+      return seen.readingsMm?.length
+        ? judge(inspectWearLimit, { ...padLimit(kind.brakes), reading: Math.min(...seen.readingsMm) })
+        : null;
+    case 'disc':
+      return seen.readingsMm?.length
+        ? judge(inspectDisc, { readingsMm: seen.readingsMm, minimumMm: seen.minimumMm })
+        : null;
+    case 'runout-rim':
+    case 'runout-disc':
+    case 'runout-ring':
+      return (seen.readingsMm?.length ?? 0) >= 2
+        ? judge(inspectRunout, { of: RUNOUT[check.kind]!(kind), readingsMm: seen.readingsMm })
+        : null;
+    case 'hanger':
+      return (seen.gaps?.length ?? 0) >= 3
+        ? judge(inspectHanger, {
+            readings: seen.gaps,
+            radiusMm: gaugeRadiusMm(kind),
+            speeds: SPEEDS[kind.chain],
+            material: kind.frameMaterial,
+            bentBefore: seen.bentBefore ?? false,
+          })
+        : null;
+    case 'spokes':
+      return (seen.pairs?.length ?? 0) >= 4 ? judge(inspectSpokeMap, { pairs: seen.pairs }) : null;
+    case 'tyre-age':
+      return seen.code && bench.today ? judge(inspectTyreAge, { code: seen.code, today: bench.today }) : null;
+    case 'chain':
+      if (seen.dropsInAtPercent !== undefined)
+        return judge(inspectChainWear, {
+          chain: kind.chain,
+          gauge: { dropsInAtPercent: seen.dropsInAtPercent, notAtPercent: seen.notAtPercent ?? null },
+        });
+      return seen.lengthMm === undefined
+        ? null
+        : judge(inspectChainWear, { chain: kind.chain, pitches: seen.pitches, lengthMm: seen.lengthMm });
+    case 'crank':
+      return seen.left && seen.right
+        ? judge(inspectCrankPlay, { left: seen.left, right: seen.right, crankType: kind.cranks })
+        : null;
+    default:
+      return null;
+  }
+}
+
+/** Of several readings the one that decides: the least of what wears thin, the most of what grows. */
+function gravestReading(check: Check, readings: number[]): number {
+  return check.limit?.part === 'brake lever' ? Math.min(...readings) : Math.max(...readings);
+}
+
+/** One check's evidence judged. A reading comes before the eye; without evidence it stays "not looked at". */
+export function judgeCheck(check: Check, seen: Evidence, bench: Bench): Judgement {
+  if (check.kind === 'outcome') {
+    const outcome = check.outcomes.find((option) => option.id === seen.outcome);
+    if (outcome)
+      return {
+        state: outcome.state,
+        verdict: outcome.state,
+        outcome: outcome.id,
+        reasons: [outcome.why],
+        working: [],
+        errors: [],
+      };
+  }
+  const judged =
+    check.kind === 'bearing-cup'
+      ? judgeBearing(check, seen, bench)
+      : check.kind === 'lever-hand'
+        ? judgeHand(seen, bench.frontBrakeHand)
+        : (judgeReadings(check, seen, bench) ?? NOT_LOOKED);
+  if (judged !== NOT_LOOKED || !seen.byEye) return judged;
+  return {
+    ...NOT_LOOKED,
+    state: seen.byEye,
+    verdict: `eye-${seen.byEye}`,
+    reasons: [
+      seen.byEye === 'fine'
+        ? 'Looked at, nothing found; not measured.'
+        : `${stateLabel(seen.byEye)}, judged by eye; a reading would say how much.`,
+    ],
+  };
+}

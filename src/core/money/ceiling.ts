@@ -1,0 +1,40 @@
+import { floorForgiving } from '../numbers';
+import { quantileSelected } from './select';
+
+export interface Samples {
+  /** What is left after fees, other costs and parts, in minor units, trial by trial. */
+  net: ArrayLike<number>;
+  minutes: ArrayLike<number>;
+}
+
+export interface Target {
+  kind: 'profit' | 'hourly';
+  amount: number;
+}
+
+/** What could be paid in each trial: net − labour − profit, or net − wage·hours. */
+export function payableOf({ net, minutes }: Samples, target: Target, labourPerHour: number): Float64Array {
+  const perMinute = (target.kind === 'profit' ? labourPerHour : target.amount) / 60;
+  const fixed = target.kind === 'profit' ? target.amount : 0;
+  const payable = new Float64Array(net.length);
+  for (let i = 0; i < payable.length; i++) payable[i] = net[i]! - perMinute * minutes[i]! - fixed;
+  return payable;
+}
+
+/**
+ * The ceiling at a confidence from samples that are at hand: arithmetic only, for a slider that is being dragged. The same
+ * figure as `money.appraise` gives for the same samples.
+ *
+ * Units: minor units. Example: two trials of net 100 and 200 with no time, profit 0, at 0.5 → 150.
+ */
+export function ceilingOf(samples: Samples, target: Target, labourPerHour: number, confidence: number): number {
+  return Math.max(0, floorForgiving(quantileSelected(payableOf(samples, target, labourPerHour), 1 - confidence)));
+}
+
+/** The share of the trials in which a price leaves what is wanted. */
+export function chanceAt(samples: Samples, target: Target, labourPerHour: number, price: number): number {
+  const payable = payableOf(samples, target, labourPerHour);
+  let count = 0;
+  for (const value of payable) if (value >= price - 1e-6) count++;
+  return count / payable.length;
+}
