@@ -24,6 +24,7 @@ function heavyBicycle(): Bicycle {
       evidence:
         i % 6 === 3 ? { pitches: 24, lengthMm: 305 + (i % 5) } : { feel: 'smooth' as const, play: 'none' as const },
       note: 'looked at again under the lamp',
+      seenAs: 'bought' as const,
       withdrawn: false,
     })),
     photos: Array.from({ length: PHOTOS }, (_, i) => ({

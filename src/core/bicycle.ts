@@ -32,6 +32,15 @@ export const bicycleKind = z.strictObject({
 });
 export type BicycleKind = z.output<typeof bicycleKind>;
 
+/** The most cogs that a class of chain runs on; what a hanger has to be straight for. */
+export const SPEEDS_OF_CHAIN: Record<BicycleKind['chain'], number> = {
+  'single-or-hub-gear': 1,
+  '5-8-speed': 8,
+  '9-10-speed': 10,
+  '11-speed': 11,
+  '12-speed': 12,
+};
+
 /**
  * What the front brake works on: the rim, a disc, or the inside of the hub, where nothing can be measured from outside.
  * Example: back-pedal has a caliper at the front, so `'rim'`.
@@ -73,7 +82,5 @@ export function appliesTo(kind: BicycleKind, condition: string | null): boolean 
 
 /** Whether every field that a condition names is one of a bicycle's; what a table's own test asks. */
 export function isCondition(condition: string): boolean {
-  return condition
-    .split(';')
-    .every((term) => /^\w+=[\w|-]+$/.test(term) && term.split('=')[0]! in bicycleKind.shape);
+  return condition.split(';').every((term) => /^\w+=[\w|-]+$/.test(term) && term.split('=')[0]! in bicycleKind.shape);
 }

@@ -4,6 +4,7 @@ import { bearingsClampAllowance } from './bearings/clampAllowance';
 import { bearingsGrade } from './bearings/grade';
 import { bearingsIdentifyBall } from './bearings/identifyBall';
 import { buyAge } from './buy/age';
+import { buyAppraise } from './buy/appraise';
 import { buyComparables } from './buy/comparables';
 import { buyFit } from './buy/fit';
 import type { Calculator } from './calculator';
@@ -16,6 +17,8 @@ import { inspectDisc } from './inspect/disc';
 import { inspectHanger } from './inspect/hanger';
 import { inspectKnowledge } from './inspect/knowledge';
 import { inspectLookOver } from './inspect/lookOver';
+import { inspectOpenComplaints } from './inspect/openComplaints';
+import { inspectRemedy } from './inspect/remedy';
 import { inspectRimPlay } from './inspect/rimPlay';
 import { inspectRunout } from './inspect/runout';
 import { inspectSpokeMap } from './inspect/spokeMap';
@@ -34,6 +37,7 @@ export const registry = [
   moneyResult,
   moneyDrive,
   moneySamples,
+  buyAppraise,
   buyComparables,
   buyFit,
   buyAge,
@@ -48,6 +52,8 @@ export const registry = [
   inspectTyreAge,
   inspectKnowledge,
   inspectDiagnose,
+  inspectRemedy,
+  inspectOpenComplaints,
   inspectLookOver,
   decideJobs,
   stripTurn,

@@ -32,7 +32,7 @@ const AT = '2026-11-25T10:00:00.000Z';
 const button = (name: string | RegExp) => screen.getByRole('button', { name });
 const seen = (check: string, evidence: object): Command => ({
   type: 'addObservation',
-  observation: { id: check, check, at: AT, evidence, note: '', withdrawn: false },
+  observation: { id: check, check, at: AT, evidence, note: '', seenAs: 'bought' as const, withdrawn: false },
 });
 const fetches: Command = {
   type: 'setAppraisal',
@@ -106,7 +106,7 @@ describe('Decide', () => {
         parts: { low: 0, likely: 0, high: 0 },
         decision: 'keep',
         reason: '',
-        done: false,
+        approval: null, done: false,
       },
     };
     await drawStage(Decide, [kept]);

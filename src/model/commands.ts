@@ -1,15 +1,20 @@
 import { produce, type Draft } from 'immer';
 import { z } from 'zod';
 import { bicycleKind, BRIEFS } from '@/core/bicycle';
+import { SEEN_AS } from '@/core/inspect/seenAs';
 import { minorUnits } from '@/core/fields';
 import {
   appraisal,
   bearingState,
+  comparable,
+  complaint,
   coneTrial,
   benchPosition,
   costLine,
   delivery,
+  frameSize,
   job,
+  lead,
   looseEnd,
   minutesEntry,
   moneyLine,
@@ -17,6 +22,8 @@ import {
   observation,
   photo,
   proofMark,
+  provenance,
+  PURPOSES,
   sideCount,
   signature,
   STAGES,
@@ -41,6 +48,20 @@ export const command = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('setAppraisal'), changes: appraisal.omit({ lines: true }).partial() }),
   z.strictObject({ type: z.literal('putCostLine'), line: costLine }),
   z.strictObject({ type: z.literal('removeCostLine'), line: id }),
+  z.strictObject({ type: z.literal('setPurpose'), purpose: z.enum(PURPOSES) }),
+  z.strictObject({ type: z.literal('nameCustomer'), customer: z.string().max(200) }),
+  z.strictObject({ type: z.literal('describeLead'), changes: lead.partial() }),
+  z.strictObject({ type: z.literal('notePapers'), changes: provenance.partial() }),
+  z.strictObject({ type: z.literal('measureFrame'), changes: frameSize.partial() }),
+  /** What the door check says of one line; null takes the answer back. */
+  z.strictObject({ type: z.literal('answerDoor'), line: id, answer: z.enum(['fine', 'bad']).nullable() }),
+  z.strictObject({ type: z.literal('seeFeature'), feature: id, seen: z.boolean() }),
+  z.strictObject({ type: z.literal('putComparable'), comparable }),
+  z.strictObject({ type: z.literal('removeComparable'), comparable: id }),
+  z.strictObject({ type: z.literal('putComplaint'), complaint }),
+  z.strictObject({ type: z.literal('removeComplaint'), complaint: id }),
+  z.strictObject({ type: z.literal('seenFromNow'), seenAs: z.enum(SEEN_AS) }),
+  z.strictObject({ type: z.literal('approveJob'), job: id, approval: job.shape.approval }),
   z.strictObject({ type: z.literal('recordPurchase'), paid: minorUnits.nullable(), at }),
   z.strictObject({ type: z.literal('addObservation'), observation }),
   z.strictObject({ type: z.literal('withdrawObservation'), observation: id }),
@@ -161,6 +182,45 @@ function change(bicycle: Draft<Bicycle>, step: Command): void {
       return put(bicycle.appraisal.lines, step.line);
     case 'removeCostLine':
       return remove(bicycle.appraisal.lines, step.line);
+    case 'setPurpose':
+      bicycle.purpose = step.purpose;
+      return;
+    case 'nameCustomer':
+      bicycle.customer = step.customer;
+      return;
+    case 'describeLead':
+      Object.assign(bicycle.lead, step.changes);
+      return;
+    case 'notePapers':
+      Object.assign(bicycle.provenance, step.changes);
+      return;
+    case 'measureFrame':
+      Object.assign(bicycle.size, step.changes);
+      return;
+    case 'answerDoor':
+      if (step.answer === null) delete bicycle.door[step.line];
+      else bicycle.door[step.line] = step.answer;
+      return;
+    case 'seeFeature':
+      if (step.seen) bicycle.features[step.feature] = true;
+      else delete bicycle.features[step.feature];
+      return;
+    case 'putComparable':
+      return put(bicycle.comparables, step.comparable);
+    case 'removeComparable':
+      return remove(bicycle.comparables, step.comparable);
+    case 'putComplaint':
+      return put(bicycle.complaints, step.complaint);
+    case 'removeComplaint':
+      return remove(bicycle.complaints, step.complaint);
+    case 'seenFromNow':
+      bicycle.seenAs = step.seenAs;
+      return;
+    case 'approveJob': {
+      const found = bicycle.jobs.find((row) => row.id === step.job);
+      if (found) found.approval = step.approval;
+      return;
+    }
     case 'recordPurchase':
       bicycle.purchase = step.paid === null ? null : { paid: step.paid, at: step.at };
       return;

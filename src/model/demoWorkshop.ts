@@ -1,4 +1,4 @@
-import { newBicycle, newTray, USUAL_COSTS, USUAL_SETTINGS } from './fresh';
+import { newBicycle, newTray, USUAL_SETTINGS } from './fresh';
 import type { Bicycle, WorkshopSettings } from './record';
 
 const HOUR_MS = 3_600_000;
@@ -49,19 +49,60 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
   staff.purchase = { paid: 3000, at: ago(24 * 8) };
   staff.brief = 'preserve';
   staff.observations = [
-    { id: 'o1', check: 'tyres', at: ago(50), evidence: { outcome: 'fine-cracks' }, note: '', withdrawn: false },
+    {
+      id: 'o1',
+      check: 'tyre-front',
+      at: ago(50),
+      evidence: { outcome: 'fine-cracks' },
+      note: '',
+      seenAs: 'bought',
+      withdrawn: false,
+    },
     {
       id: 'o2',
       check: 'hub-front',
       at: ago(50),
       evidence: { feel: 'gritty', play: 'slight' },
       note: 'Rumble felt at the fork blade.',
+      seenAs: 'bought',
       withdrawn: false,
     },
-    { id: 'o3', check: 'headset', at: ago(50), evidence: { feel: 'smooth', play: 'none' }, note: '', withdrawn: false },
-    { id: 'o4', check: 'chain', at: ago(49), evidence: { pitches: 24, lengthMm: 307.4 }, note: '', withdrawn: false },
-    { id: 'o5', check: 'cranks', at: ago(49), evidence: { left: 'loose', right: 'firm' }, note: '', withdrawn: false },
-    { id: 'o6', check: 'frame', at: ago(49), evidence: { outcome: 'rust' }, note: '', withdrawn: false },
+    {
+      id: 'o3',
+      check: 'headset',
+      at: ago(50),
+      evidence: { feel: 'smooth', play: 'none' },
+      note: '',
+      seenAs: 'bought',
+      withdrawn: false,
+    },
+    {
+      id: 'o4',
+      check: 'chain',
+      at: ago(49),
+      evidence: { pitches: 24, lengthMm: 307.4 },
+      note: '',
+      seenAs: 'bought',
+      withdrawn: false,
+    },
+    {
+      id: 'o5',
+      check: 'cranks',
+      at: ago(49),
+      evidence: { left: 'loose', right: 'firm' },
+      note: '',
+      seenAs: 'bought',
+      withdrawn: false,
+    },
+    {
+      id: 'o6',
+      check: 'frame',
+      at: ago(49),
+      evidence: { outcome: 'rust' },
+      note: '',
+      seenAs: 'bought',
+      withdrawn: false,
+    },
   ];
   staff.jobs = [
     {
@@ -74,6 +115,7 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
       decision: 'keep',
       reason: '',
       done: false,
+      approval: null,
     },
     {
       id: 'arm-fixing',
@@ -85,6 +127,7 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
       decision: 'keep',
       reason: '',
       done: false,
+      approval: null,
     },
   ];
   staff.trays = [
@@ -145,7 +188,6 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
     ...racer.appraisal,
     asking: 22000,
     resale: { low: 38000, likely: 46000, high: 52000 },
-    lines: USUAL_COSTS,
   };
 
   return { bicycles: [tourer, staff, racer], settings: { ...USUAL_SETTINGS, name: 'Ticket hall workshop' } };

@@ -110,7 +110,7 @@ describe('what a change is called', () => {
         parts: { low: 0, likely: 0, high: 0 },
         decision: 'keep',
         reason: '',
-        done: false,
+        approval: null, done: false,
       },
     },
   });

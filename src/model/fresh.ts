@@ -1,8 +1,8 @@
 import type { BicycleKind } from '@/core/bicycle';
 import { bicycleKind } from '@/core/bicycle';
-import { SCHEMA_VERSION, type Bicycle, type CostLine, type Tray, type WorkshopSettings } from './record';
+import { SCHEMA_VERSION, type Bicycle, type CostLine, type Lead, type Tray, type WorkshopSettings } from './record';
 
-/** Usual costs of a bicycle nobody has looked at closely: the ordinary work, and five faults that are often met. */
+/** The ordinary work that every bicycle takes, in the sum from the start; it leaves only on purpose. Faults come from the door check. */
 export const USUAL_COSTS: CostLine[] = [
   {
     id: 'ordinary',
@@ -12,47 +12,22 @@ export const USUAL_COSTS: CostLine[] = [
     parts: { low: 1200, likely: 2000, high: 3200 },
     minutes: { low: 200, likely: 260, high: 330 },
   },
-  {
-    id: 'post',
-    label: 'Seat post or stem seized',
-    kind: 'fault',
-    chance: 0.25,
-    parts: { low: 0, likely: 500, high: 3500 },
-    minutes: { low: 20, likely: 70, high: 300 },
-  },
-  {
-    id: 'hubs',
-    label: 'Hubs rough or with play',
-    kind: 'fault',
-    chance: 0.5,
-    parts: { low: 300, likely: 700, high: 2500 },
-    minutes: { low: 60, likely: 110, high: 200 },
-  },
-  {
-    id: 'chain-cogs',
-    label: 'Chain and cogs worn',
-    kind: 'fault',
-    chance: 0.5,
-    parts: { low: 1200, likely: 2800, high: 5500 },
-    minutes: { low: 20, likely: 40, high: 80 },
-  },
-  {
-    id: 'brakes',
-    label: 'Brakes slow to let go, pads done',
-    kind: 'fault',
-    chance: 0.5,
-    parts: { low: 800, likely: 1500, high: 3500 },
-    minutes: { low: 30, likely: 60, high: 120 },
-  },
-  {
-    id: 'tyres',
-    label: 'Tyres cracked',
-    kind: 'fault',
-    chance: 0.6,
-    parts: { low: 2400, likely: 3600, high: 6000 },
-    minutes: { low: 25, likely: 35, high: 60 },
-  },
 ];
+
+/** A lead of which nothing is known; fuel at a usual rate. */
+export const NO_LEAD: Lead = {
+  advert: '',
+  kept: null,
+  indoors: null,
+  crashed: null,
+  ridden: null,
+  papers: null,
+  distanceKm: null,
+  costPerKm: 25,
+  haggle: 0.1,
+};
+export const NO_PAPERS: Bicycle['provenance'] = { serial: '', seller: '', proof: null };
+export const NO_SIZE: Bicycle['size'] = { sizeMm: null, convention: 'centre-top', standoverMm: null, use: 'touring' };
 
 const UNCOUNTED = { out: null, holds: null, in: null, answer: null } as const;
 
@@ -92,6 +67,14 @@ export function newBicycle(id: string, at: string, name: string, kind: Partial<B
     note: '',
     kind: bicycleKind.parse(kind),
     brief: 'rideable',
+    purpose: 'sale',
+    customer: '',
+    seenAs: 'bought',
+    lead: NO_LEAD,
+    provenance: NO_PAPERS,
+    size: NO_SIZE,
+    door: {},
+    features: {},
     appraisal: {
       asking: 0,
       resale: { low: 0, likely: 0, high: 0 },
@@ -103,6 +86,8 @@ export function newBicycle(id: string, at: string, name: string, kind: Partial<B
     purchase: null,
     observations: [],
     jobs: [],
+    comparables: [],
+    complaints: [],
     trays: [],
     timers: [],
     signatures: [],
@@ -132,4 +117,5 @@ export const USUAL_SETTINGS: WorkshopSettings = {
   rules: { openSound: false, reuseBalls: 'if-bright', cartridges: 'replace-when-rough', pittedCup: 'renew-unit' },
   school: 'from-tight',
   letterKeys: true,
+  frontBrakeHand: 'either',
 };

@@ -21,11 +21,24 @@ const ROW_LISTS = [
   'notes',
   'deliveries',
   'looseEnds',
+  'comparables',
+  'complaints',
 ] as const;
 /** Objects whose fields are leaves. */
-const FIELD_OBJECTS = ['kind', 'sale'] as const;
+const FIELD_OBJECTS = ['kind', 'sale', 'lead', 'provenance', 'size', 'door', 'features'] as const;
 /** Fields that are leaves themselves. */
-const PLAIN = ['name', 'note', 'brief', 'purchase', 'clock', 'bench', 'archivedAt'] as const;
+const PLAIN = [
+  'name',
+  'note',
+  'brief',
+  'purpose',
+  'customer',
+  'seenAs',
+  'purchase',
+  'clock',
+  'bench',
+  'archivedAt',
+] as const;
 const TRAY_OBJECTS = ['seen', 'axle', 'balls', 'soils'] as const;
 const TRAY_PLAIN = [
   'doneSteps',

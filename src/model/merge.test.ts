@@ -30,6 +30,7 @@ const command: fc.Arbitrary<Command> = fc.oneof(
       at: at(i),
       evidence: { pitches: 24, lengthMm: 306 + i },
       note: '',
+      seenAs: 'bought' as const,
       withdrawn: false,
     },
   })),

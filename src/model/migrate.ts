@@ -1,10 +1,52 @@
+import { NO_LEAD, NO_PAPERS, NO_SIZE } from './fresh';
 import { bicycleRecord, SCHEMA_VERSION, workshopSettings, type Bicycle, type WorkshopSettings } from './record';
 
 type Raw = Record<string, unknown>;
 
+/** The five faults of the old estimate, by the lines of the door check that took their place. */
+const OLD_FAULTS: Record<string, string[]> = {
+  post: ['post', 'stem'],
+  hubs: ['hub-front', 'hub-rear'],
+  'chain-cogs': ['chain'],
+  brakes: ['release', 'pads'],
+  tyres: ['tyres'],
+};
+/** What the old lines held when nobody had touched them, or had only said yes or no. */
+const OLD_USUAL: Record<string, { chance: number; parts: string; minutes: string }> = {
+  post: { chance: 0.25, parts: '0,500,3500', minutes: '20,70,300' },
+  hubs: { chance: 0.5, parts: '300,700,2500', minutes: '60,110,200' },
+  'chain-cogs': { chance: 0.5, parts: '1200,2800,5500', minutes: '20,40,80' },
+  brakes: { chance: 0.5, parts: '800,1500,3500', minutes: '30,60,120' },
+  tyres: { chance: 0.6, parts: '2400,3600,6000', minutes: '25,35,60' },
+};
+/** Checks that were split or renamed. */
+const OLD_CHECKS: Record<string, (kind: Raw) => string> = {
+  tyres: () => 'tyre-front',
+  'brake-surface': (kind) => (kind.brakes === 'disc' ? 'disc-front' : 'braking-front'),
+  pads: () => 'pads-front',
+  cables: (kind) => (kind.brakes === 'disc' ? 'hoses' : 'cables'),
+  'post-stem': () => 'post',
+};
+
+function rangeText(range: unknown): string {
+  const { low, likely, high } = (range ?? {}) as Raw;
+  return [low, likely, high].join(',');
+}
+
+function isOldUsual(line: Raw): boolean {
+  const usual = OLD_USUAL[String(line.id)];
+  return (
+    usual !== undefined &&
+    rangeText(line.parts) === usual.parts &&
+    rangeText(line.minutes) === usual.minutes &&
+    [0, 1, usual.chance].includes(line.chance as number)
+  );
+}
+
 /**
  * One step from each older version to the next. Version 0 is the shape of the first trials: money of the purchase stood
  * as a bare amount and there were no photographs. Version 1 knew two kinds of brake and no gears.
+ * Version 2 had twelve checks, and five usual faults that stood as cost lines instead of a door check.
  */
 const STEPS: Record<number, (old: Raw) => Raw> = {
   0: ({ paid, ...old }) => ({
@@ -40,10 +82,45 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
       sharedAt: null,
     };
   },
+  2: (old) => {
+    const kind = (old.kind ?? {}) as Raw;
+    const rows = (list: unknown) => (Array.isArray(list) ? (list as Raw[]) : []);
+    const appraisal = (old.appraisal ?? {}) as Raw;
+    const lines = rows(appraisal.lines);
+    return {
+      ...old,
+      schemaVersion: 3,
+      purpose: 'sale',
+      customer: '',
+      seenAs: 'bought',
+      lead: NO_LEAD,
+      provenance: NO_PAPERS,
+      size: NO_SIZE,
+      features: {},
+      comparables: [],
+      complaints: [],
+      // What was answered surely becomes an answer at the door; what was put in figures of its own stays a line.
+      door: Object.fromEntries(
+        lines.flatMap((line) =>
+          (OLD_FAULTS[String(line.id)] ?? []).flatMap((id) =>
+            line.chance === 1 ? [[id, 'bad']] : line.chance === 0 ? [[id, 'fine']] : [],
+          ),
+        ),
+      ),
+      appraisal: { ...appraisal, lines: lines.filter((line) => !isOldUsual(line)) },
+      observations: rows(old.observations).map((row) => ({
+        ...row,
+        check: OLD_CHECKS[String(row.check)]?.(kind) ?? row.check,
+        seenAs: 'bought',
+      })),
+      jobs: rows(old.jobs).map((row) => ({ ...row, approval: null })),
+    };
+  },
 };
 
 const SETTINGS_STEPS: Record<number, (old: Raw) => Raw> = {
   1: (old) => ({ ...old, schemaVersion: 2, letterKeys: true }),
+  2: (old) => ({ ...old, schemaVersion: 3, frontBrakeHand: 'either' }),
 };
 
 export type Opened =

@@ -4,11 +4,13 @@ import { MISMATCH_ANSWERS } from '@/core/bearings/counts';
 import { bicycleKind, BRIEFS } from '@/core/bicycle';
 import { currencyCode, minorUnits, orderedRange, workMinutes } from '@/core/fields';
 import { evidence } from '@/core/inspect/checks';
+import { SEEN_AS } from '@/core/inspect/seenAs';
+import { CONVENTIONS } from '@/core/buy/conventions';
 
 z.config({ jitless: true });
 
 /** Version of the stored shape; every change of it adds a step to `migrate.ts`. */
-export const SCHEMA_VERSION = 2;
+export const SCHEMA_VERSION = 3;
 
 export const STAGES = [
   'buy',
@@ -53,6 +55,8 @@ export const observation = z.strictObject({
   check: id,
   at,
   evidence,
+  /** How far the bicycle was when it was seen. */
+  seenAs: z.enum(SEEN_AS),
   note: text.default(''),
   withdrawn: z.boolean().default(false),
 });
@@ -68,6 +72,8 @@ export const job = z.strictObject({
   decision: z.enum(['keep', 'drop']),
   reason: text.default(''),
   done: z.boolean().default(false),
+  /** The owner's word on it, where the bicycle is a customer's. */
+  approval: z.strictObject({ answer: z.enum(['yes', 'no']), words: text, at }).nullable(),
 });
 export type Job = z.output<typeof job>;
 
@@ -146,6 +152,61 @@ export type Signature = z.output<typeof signature>;
 
 export const proofMark = z.strictObject({ id, proof: id, passed: z.boolean(), how: text, at });
 
+/** A sold bicycle to compare with: typed, or from the feed of sold prices. */
+export const comparable = z.strictObject({
+  id,
+  label,
+  price: minorUnits,
+  soldOn: z.iso.date().nullable(),
+  from: z.enum(['typed', 'feed']),
+  /** When the feed said so; null where it was typed. */
+  at: at.nullable(),
+  /** Left out on purpose. */
+  off: z.boolean(),
+});
+export type Comparable = z.output<typeof comparable>;
+
+/** What is known of a bicycle before the drive, as the advertisement and the seller tell it. */
+export const lead = z.strictObject({
+  advert: text,
+  kept: z.enum(['indoors', 'shed', 'outside']).nullable(),
+  indoors: z.enum(['no', 'yes']).nullable(),
+  crashed: z.enum(['no', 'unsure', 'yes']).nullable(),
+  ridden: z.enum(['week', 'year', 'years']).nullable(),
+  papers: z.enum(['yes', 'number', 'none']).nullable(),
+  distanceKm: z.number().min(0).max(3000).nullable(),
+  costPerKm: minorUnits,
+  haggle: z.number().min(0).max(0.6),
+});
+export type Lead = z.output<typeof lead>;
+
+/** Where it came from, for the second-hand rules of the place. */
+export const provenance = z.strictObject({
+  serial: z.string().max(120),
+  seller: z.string().max(200),
+  proof: z.enum(['seen', 'asked', 'none']).nullable(),
+});
+
+export const frameSize = z.strictObject({
+  sizeMm: z.number().min(250).max(720).nullable(),
+  convention: z.enum(CONVENTIONS),
+  standoverMm: z.number().min(300).max(1000).nullable(),
+  use: z.enum(['road', 'touring', 'city', 'mountain', 'small-wheel']),
+});
+
+/** A rider's complaint and the tests made to find its cause. */
+export const complaint = z.strictObject({
+  id,
+  complaints: z.array(id).min(1).max(10),
+  results: z.array(z.strictObject({ test: id, outcome: id, at })).max(60),
+  unavailable: z.array(id).max(60),
+  closedAt: at.nullable(),
+});
+export type Complaint = z.output<typeof complaint>;
+
+export const PURPOSES = ['sale', 'save', 'keeper', 'customer'] as const;
+export type Purpose = (typeof PURPOSES)[number];
+
 export const moneyLine = z.strictObject({
   id,
   label,
@@ -220,10 +281,25 @@ export const bicycleRecord = z.strictObject({
   note: text,
   kind: bicycleKind,
   brief: z.enum(BRIEFS),
+  /** What it is for: sold for profit, saved from the tip, kept, or a customer's own. */
+  purpose: z.enum(PURPOSES),
+  /** Whose it is, where it is a customer's. */
+  customer: z.string().max(200),
+  /** How far it is, for what is seen from now on. */
+  seenAs: z.enum(SEEN_AS),
+  lead,
+  provenance,
+  size: frameSize,
+  /** Answers of the door check by its lines; a line without one was not looked at. */
+  door: z.record(id, z.enum(['fine', 'bad'])),
+  /** Features that date it, by id. */
+  features: z.record(id, z.literal(true)),
   appraisal,
   purchase: z.strictObject({ paid: minorUnits, at }).nullable(),
   observations: z.array(observation),
   jobs: z.array(job),
+  comparables: z.array(comparable),
+  complaints: z.array(complaint),
   trays: z.array(tray),
   timers: z.array(timer),
   signatures: z.array(signature),
@@ -256,5 +332,7 @@ export const workshopSettings = z.strictObject({
   school: z.enum(['from-tight', 'from-loose']),
   /** Single-letter keys can be switched off, for those who speak to the machine or lean on the keyboard. */
   letterKeys: z.boolean(),
+  /** The hand that works the front brake where the workshop sells. */
+  frontBrakeHand: z.enum(['left', 'right', 'either']),
 });
 export type WorkshopSettings = z.output<typeof workshopSettings>;

@@ -27,7 +27,7 @@ function after(...commands: Command[]): Bicycle {
 }
 const seen = (id: string, check: string, evidence: object): Command => ({
   type: 'addObservation',
-  observation: { id, check, at: AT, evidence, note: '', withdrawn: false },
+  observation: { id, check, at: AT, evidence, note: '', seenAs: 'bought' as const, withdrawn: false },
 });
 const keep: Command = {
   type: 'decideJob',
@@ -40,7 +40,7 @@ const keep: Command = {
     parts: { low: 1200, likely: 1800, high: 3200 },
     decision: 'keep',
     reason: '',
-    done: false,
+    approval: null, done: false,
   },
 };
 

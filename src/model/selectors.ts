@@ -1,5 +1,7 @@
 import type { AdjustConeInput } from '@/core/bearings/adjustCone';
+import type { BuyAppraiseInput } from '@/core/buy/appraise';
 import type { Evidence } from '@/core/inspect/checks';
+import type { SeenAs } from '@/core/inspect/seenAs';
 import { judgeTorque } from '@/core/rebuild/judgeTorque';
 import type { Bolt } from '@/core/rebuild/bolts';
 import type { AppraiseInput } from '@/core/money/appraise';
@@ -7,18 +9,48 @@ import type { ResultInput } from '@/core/money/result';
 import { newTray } from './fresh';
 import type { Bicycle, Job, Observation, Tray, WorkshopSettings } from './record';
 
-/** The question for `money.appraise` before the purchase: the buyer's own lines. */
-export function appraisalInput(bicycle: Bicycle, settings: WorkshopSettings): AppraiseInput {
+/** What the workshop's other bicycles teach an appraisal. */
+export interface Taught {
+  door: Bicycle['door'];
+  minutesAt: Record<string, number>;
+}
+
+/** What one bicycle teaches the next: its answers at the door, and the minutes of work put down by place. */
+export function taughtBy(bicycle: Bicycle): Taught {
+  const minutesAt: Record<string, number> = {};
+  for (const { place, stage, minutes } of bicycle.minutes)
+    if (place && stage !== 'look-over') minutesAt[place] = (minutesAt[place] ?? 0) + minutes;
+  return { door: bicycle.door, minutesAt };
+}
+
+/** What the seller said, by question, as far as it was asked. */
+export function saidBySeller({ lead }: Pick<Bicycle, 'lead'>): Record<string, string> {
+  const { kept, indoors, crashed, ridden } = lead;
+  return Object.fromEntries(
+    Object.entries({ kept, indoors, crashed, ridden }).flatMap(([question, answer]) =>
+      answer === null ? [] : [[question, answer]],
+    ),
+  );
+}
+
+/** The question for `buy.appraise`. The travel counts until the bicycle is bought, and only where a distance is known. */
+export function appraisalInput(bicycle: Bicycle, settings: WorkshopSettings, others: Taught[]): BuyAppraiseInput {
   const { asking, resale, otherCosts, target, confidence, lines } = bicycle.appraisal;
+  const { distanceKm, costPerKm, haggle } = bicycle.lead;
   return {
+    kind: bicycle.kind,
+    door: bicycle.door,
+    said: saidBySeller(bicycle),
+    others,
+    lines: lines.map(({ id, label, kind, chance, parts, minutes }) => ({ id, label, kind, chance, parts, minutes })),
     currency: settings.currency,
     asking,
     resale,
     otherCosts,
+    labourPerHour: settings.labourPerHour,
     target,
     confidence,
-    labourPerHour: settings.labourPerHour,
-    costs: lines.map(({ label, kind, chance, parts, minutes }) => ({ label, kind, chance, parts, minutes })),
+    travel: bicycle.purchase || distanceKm === null ? null : { distanceKm, costPerKm, haggle },
   };
 }
 
@@ -28,9 +60,15 @@ export function decidedInput(
   settings: WorkshopSettings,
   jobs: Pick<Job, 'id' | 'title' | 'parts' | 'minutes'>[],
 ): AppraiseInput {
+  const { asking, resale, otherCosts, target, confidence } = bicycle.appraisal;
   return {
-    ...appraisalInput(bicycle, settings),
-    asking: bicycle.purchase?.paid ?? bicycle.appraisal.asking,
+    currency: settings.currency,
+    resale,
+    otherCosts,
+    target,
+    confidence,
+    labourPerHour: settings.labourPerHour,
+    asking: bicycle.purchase?.paid ?? asking,
     costs: jobs.map(({ id, title, parts, minutes }) => ({
       label: `${title} (${id})`,
       kind: 'fault' as const,
@@ -65,12 +103,35 @@ export function latestObservations(bicycle: Bicycle): Map<string, Observation> {
 }
 
 /** The question for `inspect.lookOver`. */
-export function lookOverInput(bicycle: Bicycle, settings: WorkshopSettings) {
-  const found: { check: string; evidence: Evidence }[] = [...latestObservations(bicycle)].map(([check, row]) => ({
-    check,
-    evidence: row.evidence,
-  }));
-  return { kind: bicycle.kind, brief: bicycle.brief, rules: settings.rules, found };
+export function lookOverInput(bicycle: Bicycle, settings: WorkshopSettings, today: string) {
+  const found: { check: string; evidence: Evidence; seenAs: SeenAs }[] = [...latestObservations(bicycle)].map(
+    ([check, row]) => ({
+      check,
+      evidence: row.evidence,
+      seenAs: row.seenAs,
+    }),
+  );
+  return {
+    kind: bicycle.kind,
+    brief: bicycle.brief,
+    rules: settings.rules,
+    frontBrakeHand: settings.frontBrakeHand,
+    today,
+    now: bicycle.seenAs,
+    found,
+  };
+}
+
+/** The question for `inspect.openComplaints`. */
+export function complaintsInput(bicycle: Bicycle) {
+  return {
+    complaints: bicycle.complaints
+      .filter((row) => row.closedAt === null)
+      .map(({ id, complaints, results, unavailable }) => ({
+        id,
+        question: { complaints, results: results.map(({ test, outcome }) => ({ test, outcome })), unavailable },
+      })),
+  };
 }
 
 /** The tray of a place, or an empty one that is not stored until something is put in it. */

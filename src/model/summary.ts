@@ -1,11 +1,11 @@
 import { z } from 'zod';
 import { bicycleKind } from '@/core/bicycle';
 import { STATES } from '@/core/vocabulary/vocabulary';
-import { STAGES, type Bicycle } from './record';
-import { nextThing, runningTimers, spent, workedMinutes } from './selectors';
+import { PURPOSES, STAGES, type Bicycle } from './record';
+import { nextThing, runningTimers, spent, taughtBy, workedMinutes } from './selectors';
 
 /** Raised whenever a summary is worked out differently, so that kept ones are made anew. */
-export const SUMMARY_RULES = 1;
+export const SUMMARY_RULES = 2;
 
 /**
  * What the floor shows of a bicycle, so that it opens without reading every record. A cache: it is keyed by the revision
@@ -34,6 +34,14 @@ export const summary = z.strictObject({
   spent: z.number(),
   asking: z.number(),
   worked: z.number(),
+  /** What it teaches the next appraisal. */
+  taught: z.strictObject({
+    door: z.record(z.string(), z.enum(['fine', 'bad'])),
+    minutesAt: z.record(z.string(), z.number()),
+  }),
+  /** What it was sold for and when, to compare others with. */
+  soldFor: z.strictObject({ price: z.number(), on: z.string() }).nullable(),
+  purpose: z.enum(PURPOSES),
   clockSince: z.string().nullable(),
   drawn: z
     .strictObject({ marks: z.array(z.tuple([z.string(), z.enum(STATES)])), ceiling: z.number().nullable() })
@@ -69,6 +77,9 @@ export function summaryOf(bicycle: Bicycle, earlier?: Summary): Summary {
     spent: spent(bicycle),
     asking: bicycle.appraisal.asking,
     worked: workedMinutes(bicycle),
+    taught: taughtBy(bicycle),
+    soldFor: bicycle.sale.price === null ? null : { price: bicycle.sale.price, on: bicycle.updatedAt.slice(0, 10) },
+    purpose: bicycle.purpose,
     clockSince: bicycle.clock?.startedAt ?? null,
     drawn: earlier?.revision === bicycle.revision ? earlier.drawn : null,
   };

@@ -1,5 +1,6 @@
 import { chainPercent } from '@/core/inspect/chainPitch';
-import { checkById, type Evidence } from '@/core/inspect/checks';
+import type { Evidence } from '@/core/inspect/checks';
+import { SEEN_WORDS } from '@/core/inspect/seenAs';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Command } from './commands';
 import type { Bicycle } from './record';
@@ -22,12 +23,19 @@ function amount(minor: number): string {
   return minor % 100 === 0 ? String(minor / 100) : (minor / 100).toFixed(2);
 }
 
-function evidenceWords(check: string, evidence: Evidence): string {
+/** An id as words: the tables that hold the labels are too heavy for every page. */
+function plain(id: string): string {
+  return id.replaceAll('-', ' ');
+}
+
+function evidenceWords(evidence: Evidence): string {
   if (evidence.lengthMm !== undefined && evidence.pitches !== undefined)
     return `${chainPercent(evidence.pitches, evidence.lengthMm).toFixed(2)} %`;
-  const outcome = checkById(check);
-  if (outcome?.kind === 'outcome')
-    return (outcome.outcomes.find((each) => each.id === evidence.outcome)?.label ?? '').toLowerCase();
+  if (evidence.outcome) return plain(evidence.outcome);
+  if (evidence.byEye) return `${evidence.byEye}, by eye`;
+  if (evidence.gaps?.length) return `${evidence.gaps.length} clock points`;
+  if (evidence.pairs?.length) return `${evidence.pairs.length} pairs squeezed`;
+  if (evidence.code) return evidence.code;
   if (evidence.readingsMm?.length) return `${figure(evidence.readingsMm.at(-1)!)} mm`;
   return [
     evidence.feel?.replace('-', ' '),
@@ -64,16 +72,45 @@ export function wordsFor(command: Command, before: Bicycle): string {
       return command.line.label;
     case 'removeCostLine':
       return `left out: ${row(before.appraisal.lines, command.line)?.label ?? 'a line'}`;
+    case 'setPurpose':
+      return `for: ${command.purpose}`;
+    case 'nameCustomer':
+      return `customer ${command.customer}`;
+    case 'describeLead':
+      return `lead: ${keys(command.changes)}`;
+    case 'notePapers':
+      return `papers: ${keys(command.changes)}`;
+    case 'measureFrame':
+      return `size: ${keys(command.changes)}`;
+    case 'answerDoor':
+      return `${plain(command.line)}: ${command.answer ?? 'not looked at'}`;
+    case 'seeFeature':
+      return `${command.seen ? 'seen' : 'not seen'}: ${command.feature.replaceAll('-', ' ')}`;
+    case 'putComparable':
+      return `sold: ${command.comparable.label} ${amount(command.comparable.price)}`;
+    case 'removeComparable':
+      return `sold one removed: ${row(before.comparables, command.comparable)?.label ?? ''}`;
+    case 'putComplaint':
+      return command.complaint.closedAt ? 'complaint closed' : 'complaint';
+    case 'removeComplaint':
+      return 'complaint removed';
+    case 'seenFromNow':
+      return `from now on seen ${SEEN_WORDS[command.seenAs]}`;
+    case 'approveJob': {
+      const title = row(before.jobs, command.job)?.title ?? 'a job';
+      return command.approval
+        ? `${command.approval.answer === 'yes' ? 'approved' : 'declined'}: ${title}`
+        : `not answered: ${title}`;
+    }
     case 'recordPurchase':
       return command.paid === null ? 'not bought' : `paid ${amount(command.paid)}`;
     case 'addObservation': {
       const { check, evidence } = command.observation;
-      const label = (checkById(check)?.label ?? check).toLowerCase();
-      return `${label} ${evidenceWords(check, evidence)}`.trim();
+      return `${plain(check)} ${evidenceWords(evidence)}`.trim();
     }
     case 'withdrawObservation': {
       const found = row(before.observations, command.observation);
-      return `taken back: ${(checkById(found?.check ?? '')?.label ?? 'an entry').toLowerCase()}`;
+      return `taken back: ${plain(found?.check ?? 'an entry')}`;
     }
     case 'decideJob':
       return `${command.job.decision === 'keep' ? 'kept' : 'dropped'}: ${command.job.title}`;

@@ -25,6 +25,7 @@ describe('commands', () => {
         at: AT,
         evidence: { pitches: 24, lengthMm: 306.9 },
         note: '',
+        seenAs: 'bought' as const,
         withdrawn: false,
       },
     },
@@ -191,6 +192,7 @@ describe('the store', () => {
         at: AT,
         evidence: { pitches: 24, lengthMm: 306.9 },
         note: '',
+        seenAs: 'bought' as const,
         withdrawn: false,
       },
     });

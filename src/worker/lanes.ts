@@ -22,7 +22,7 @@ interface Request {
 const GRACE_MS = 250;
 
 /** Calculators that may take longer than a blink; the rest must not wait behind them. */
-const LONG = new Set(['money.appraise']);
+const LONG = new Set(['money.appraise', 'buy.appraise', 'money.samples']);
 
 class Lane {
   private worker: Started | null = null;

@@ -79,7 +79,12 @@ function commonest(evidence: Evidence[], from: number, to: number): { from: numb
  * Example: stem shifters with integrated brake and shift levers → never sold together; something was changed.
  */
 function run({ features, thisYear }: z.output<typeof input>): Age {
-  const evidence = [...new Set(features)].map((id) => years(eraFeatures.find((each) => each.id === id)!, thisYear));
+  const evidence = [...new Set(features)].map((id) =>
+    years(
+      eraFeatures.find((each) => each.id === id)!,
+      thisYear,
+    ),
+  );
   const none = { possible: null, likely: null, contradictions: [], working: [] };
   if (evidence.length === 0)
     return { ...none, evidence, verdict: 'unknown', reasons: ['Say what is on it, and the years close in.'] };

@@ -42,13 +42,17 @@ export function bargain(
       ? `${dearest.label}: that alone may cost ${say(dearest.parts.low)} to ${say(dearest.parts.high)}`
       : `${dearest.label}: that alone takes hours`
     : null;
-  const others = faults.length > 1 ? `, and there ${faults.length === 2 ? 'is one more' : `are ${faults.length - 1} more`}` : '';
+  const others =
+    faults.length > 1 ? `, and there ${faults.length === 2 ? 'is one more' : `are ${faults.length - 1} more`}` : '';
   if (ceiling === null || asking === 0)
     return { offer: null, sentence: named ? `${named}${others}.` : 'Nothing bad found yet.' };
   const most = clamp(ceiling * (1 - UNDER_CEILING), 0, asking);
   const offer = roundOffer(most);
   if (offer <= 0)
-    return { offer: null, sentence: named ? `${named}${others}. It is too much work for me.` : 'It is too much work for me.' };
+    return {
+      offer: null,
+      sentence: named ? `${named}${others}. It is too much work for me.` : 'It is too much work for me.',
+    };
   if (offer >= roundOffer(asking))
     return { offer: null, sentence: named ? `${named}${others}.` : 'Nothing bad found yet.' };
   return {

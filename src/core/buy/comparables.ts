@@ -80,9 +80,7 @@ function run({ sales, today }: z.output<typeof input>): Comparables {
   const isOut = (price: number) =>
     sales.length >= 4 && deviation > 0 && Math.abs(price - median) > MOST_DEVIATIONS * deviation;
   const weightOf = (soldOn: string | null) =>
-    soldOn === null
-      ? 0.5
-      : 2 ** (-Math.max(0, Date.parse(today) - Date.parse(soldOn)) / 86_400_000 / HALF_LIFE_DAYS);
+    soldOn === null ? 0.5 : 2 ** (-Math.max(0, Date.parse(today) - Date.parse(soldOn)) / 86_400_000 / HALF_LIFE_DAYS);
   const used = sales
     .filter((each) => !isOut(each.price))
     .map(({ id, price, soldOn }) => ({ id, price, weight: roundTo(weightOf(soldOn), 4) }));

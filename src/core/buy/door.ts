@@ -50,7 +50,8 @@ export function correctedChance(chance: number, looked: number, bad: number): nu
  */
 export function correctedMinutes(range: Range, real: number[]): Range {
   if (real.length === 0) return range;
-  const likely = (MINUTES_WEIGH * range.likely + real.reduce((sum, each) => sum + each, 0)) / (MINUTES_WEIGH + real.length);
+  const likely =
+    (MINUTES_WEIGH * range.likely + real.reduce((sum, each) => sum + each, 0)) / (MINUTES_WEIGH + real.length);
   return {
     low: Math.min(range.low, likely, ...real),
     likely: Math.round(likely * 10) / 10,

@@ -2,8 +2,7 @@ import { z } from 'zod';
 import { defineCalculator, rule } from '../calculator';
 import { atLeast, roundTo } from '../numbers';
 import { row, type WorkingRow } from '../verdict';
-
-export const CONVENTIONS = ['centre-top', 'centre-centre', 'centre-toptube'] as const;
+import { CONVENTIONS } from './conventions';
 
 const shape = z.strictObject({
   kind: z.enum(['road', 'touring', 'city', 'mountain', 'small-wheel']),

@@ -89,7 +89,14 @@ function run(question: Question): { jobs: ProposedJob[] } {
     if (job.need !== 'needed') continue;
     for (const { words, brings } of job.reactions) {
       const along = brings && !known.has(brings) ? jobOfRule(brings, question) : null;
-      if (!along || !jobRules.find((rule) => rule.id === brings)!.briefs.split('|').includes(question.brief)) continue;
+      if (
+        !along ||
+        !jobRules
+          .find((rule) => rule.id === brings)!
+          .briefs.split('|')
+          .includes(question.brief)
+      )
+        continue;
       known.add(along.rule);
       jobs.push({ ...along, need: 'advised', because: `${job.title}: ${words}` });
     }

@@ -87,8 +87,7 @@ export function checkPlaces(kind: BicycleKind, set: 'quick' | 'full' = 'full'): 
     if (found) {
       found.checks.push(check);
       found.quick ||= check.quick;
-    } else
-      places.set(check.place, { place: check.place, phase: check.phase, quick: check.quick, checks: [check] });
+    } else places.set(check.place, { place: check.place, phase: check.phase, quick: check.quick, checks: [check] });
   }
   return [...places.values()];
 }

@@ -24,8 +24,7 @@ const testId = z
 const result = rule(
   z.strictObject({ test: testId, outcome: z.string().max(60) }),
   ['outcome'],
-  ({ test, outcome }) =>
-    outcomesOf(test).length === 0 || outcomesOf(test).some((each) => each.id === outcome),
+  ({ test, outcome }) => outcomesOf(test).length === 0 || outcomesOf(test).some((each) => each.id === outcome),
   ({ test, outcome }) =>
     `"${test}" has no outcome "${outcome}"; choose one of ${outcomesOf(test)
       .map((each) => each.id)
@@ -121,7 +120,8 @@ function effects(results: Map<string, string>, belief: Float64Array): string[] {
     const shown = known.outcomes.find((each) => each.id === outcome)!.label.toLowerCase();
     const ruledOut = knowledge.faults.filter((_, i) => likelihood[i]! <= 0.1).map((fault) => fault.label.toLowerCase());
     const speaksFor = likelihood[leader]! >= 0.5 && likelihood.filter((p) => p >= 0.5).length <= 6;
-    if (speaksFor) words.push(`${known.label}: ${shown}, which speaks for ${knowledge.faults[leader]!.label.toLowerCase()}.`);
+    if (speaksFor)
+      words.push(`${known.label}: ${shown}, which speaks for ${knowledge.faults[leader]!.label.toLowerCase()}.`);
     else if (ruledOut.length > 0 && ruledOut.length <= 3)
       words.push(`${known.label}: ${shown}, which speaks against ${ruledOut.join(' and ')}.`);
   }
@@ -143,7 +143,11 @@ function whyTest(test: string, belief: Float64Array): string {
     .filter((each) => each.faults.length > 0 && each.faults.length < leaders.length)
     .sort((a, b) => a.faults.length - b.faults.length)[0];
   const minutes =
-    known.minutes < 1 ? `${Math.round(known.minutes * 60)} seconds` : known.minutes === 1 ? 'a minute' : `${known.minutes} minutes`;
+    known.minutes < 1
+      ? `${Math.round(known.minutes * 60)} seconds`
+      : known.minutes === 1
+        ? 'a minute'
+        : `${known.minutes} minutes`;
   return split
     ? `It takes ${minutes}, and "${split.outcome}" would point at ${split.faults.slice(0, 2).join(' or ')}.`
     : `It takes ${minutes} and tells the likeliest causes apart.`;
@@ -190,8 +194,7 @@ function run({ complaints, results, unavailable }: Question): Diagnosis {
       `No test that is left moves the odds; ${labelOf(first.id).toLowerCase()} is likeliest with ${percent(first.probability)}.`,
     ],
   }[verdict];
-  if (unsafe && first.probability >= 0.3)
-    reasons.push('Unsafe: not to be ridden until it is put right or ruled out.');
+  if (unsafe && first.probability >= 0.3) reasons.push('Unsafe: not to be ridden until it is put right or ruled out.');
   reasons.push(...effects(last, belief));
   return {
     faults,

@@ -1,5 +1,5 @@
 import { bearingsGrade, type houseRules } from '../bearings/grade';
-import type { BicycleKind, Brief } from '../bicycle';
+import { SPEEDS_OF_CHAIN, type BicycleKind, type Brief } from '../bicycle';
 import { answer, type Calculator } from '../calculator';
 import { roundTo } from '../numbers';
 import type { z } from 'zod';
@@ -9,6 +9,7 @@ import { inspectChainWear } from './chainWear';
 import { padLimit, RIM_HOLLOW, type Check, type Evidence } from './checks';
 import { inspectCrankPlay } from './crankPlay';
 import { inspectDisc } from './disc';
+import { gaugeRadiusMm } from './gaugeRadius';
 import { inspectHanger } from './hanger';
 import { inspectRimPlay, type RimPlay } from './rimPlay';
 import { inspectRunout, type RunoutOf } from './runout';
@@ -44,19 +45,6 @@ export const NOT_LOOKED: Judgement = {
   working: [],
   errors: [],
 };
-
-const SPEEDS: Record<BicycleKind['chain'], number> = {
-  'single-or-hub-gear': 1,
-  '5-8-speed': 8,
-  '9-10-speed': 10,
-  '11-speed': 11,
-  '12-speed': 12,
-};
-
-/** How far from the hanger's axis its gauge is read: near the rim's edge. */
-export function gaugeRadiusMm(kind: BicycleKind): number {
-  return kind.beadSeatMm / 2 - 10;
-}
 
 function judge<S extends z.ZodType, O extends { verdict: string; reasons: string[]; working: WorkingRow[] }>(
   calculator: Calculator<S, O>,
@@ -168,7 +156,7 @@ function judgeReadings(check: Check, seen: Evidence, bench: Bench): Judgement | 
         ? judge(inspectHanger, {
             readings: seen.gaps,
             radiusMm: gaugeRadiusMm(kind),
-            speeds: SPEEDS[kind.chain],
+            speeds: SPEEDS_OF_CHAIN[kind.chain],
             material: kind.frameMaterial,
             bentBefore: seen.bentBefore ?? false,
           })

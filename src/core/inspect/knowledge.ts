@@ -1,12 +1,6 @@
 import { z } from 'zod';
 import { defineCalculator } from '../calculator';
-import {
-  complaintLinks,
-  diagnosisComplaints,
-  diagnosisFaults,
-  diagnosisTests,
-  outcomeLinks,
-} from './data/diagnosis';
+import { complaintLinks, diagnosisComplaints, diagnosisFaults, diagnosisTests, outcomeLinks } from './data/diagnosis';
 
 /** A complaint that a fault is not known for is still made now and then. */
 const COMPLAINT_DEFAULT = 0.01;
@@ -63,7 +57,12 @@ function build(): Knowledge {
     outcomeGivenFault: tests.flatMap((test) =>
       diagnosisFaults.flatMap((fault) => {
         const each = linked.get(`${test.id} ${fault.id}`) ?? usual.get(test.id)!;
-        return test.outcomes.map((outcome, i) => ({ test: test.id, fault: fault.id, outcome: outcome.id, p: each[i]! }));
+        return test.outcomes.map((outcome, i) => ({
+          test: test.id,
+          fault: fault.id,
+          outcome: outcome.id,
+          p: each[i]!,
+        }));
       }),
     ),
   };

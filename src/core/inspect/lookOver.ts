@@ -4,19 +4,8 @@ import { bicycleKind, BRIEFS } from '../bicycle';
 import { defineCalculator } from '../calculator';
 import { placeLabel, type StateId } from '../vocabulary/vocabulary';
 import { checksFor, evidence } from './checks';
+import { SEEN_AS, type SeenAs } from './seenAs';
 import { judgeCheck, NOT_LOOKED, type Judgement } from './judgeCheck';
-
-/** When something was seen, in the order of the work: every stage of stripping and cleaning reveals more. */
-export const SEEN_AS = ['bought', 'stripped', 'cleaned', 'serviced'] as const;
-export type SeenAs = (typeof SEEN_AS)[number];
-
-/** How a finding's time is told. */
-export const SEEN_WORDS: Record<SeenAs, string> = {
-  bought: 'as bought',
-  stripped: 'stripped',
-  cleaned: 'after cleaning',
-  serviced: 'after service',
-};
 
 const input = z.strictObject({
   kind: bicycleKind.prefault({}),
@@ -56,7 +45,9 @@ function run({ kind, brief, rules, frontBrakeHand, today, now, found }: z.output
   const clean = SEEN_AS.indexOf('cleaned');
   const findings: Finding[] = checksFor(kind).map((check) => {
     const entry = latest.get(check.id);
-    const judged = entry ? judgeCheck(check, entry.evidence, { kind, brief, rules, frontBrakeHand, today }) : NOT_LOOKED;
+    const judged = entry
+      ? judgeCheck(check, entry.evidence, { kind, brief, rules, frontBrakeHand, today })
+      : NOT_LOOKED;
     return {
       check: check.id,
       label: check.label,

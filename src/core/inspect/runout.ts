@@ -40,9 +40,7 @@ export interface Runout extends Judged<'true' | 'near' | 'true-it'> {
  * Example: 0, 0.2, 0.9, 0.1 mm on a rim-braked wheel → 0.9 mm peak to peak, near.
  */
 function run({ of, readingsMm }: z.output<typeof input>): Runout {
-  const limits = wearLimits.find(
-    (line) => line.part === RUNOUT_ROWS[of].part && line.check === RUNOUT_ROWS[of].check,
-  )!;
+  const limits = wearLimits.find((line) => line.part === RUNOUT_ROWS[of].part && line.check === RUNOUT_ROWS[of].check)!;
   const high = Math.max(...readingsMm);
   const low = Math.min(...readingsMm);
   const peakToPeakMm = high - low;

@@ -74,4 +74,9 @@ function run({ pairs }: z.output<typeof input>): SpokeMap {
   };
 }
 
-export const inspectSpokeMap = defineCalculator({ id: 'inspect.spokeMap', title: 'A squeeze map of the spokes', input, run });
+export const inspectSpokeMap = defineCalculator({
+  id: 'inspect.spokeMap',
+  title: 'A squeeze map of the spokes',
+  input,
+  run,
+});

@@ -321,4 +321,9 @@ function reasonsFor(
   return reasons;
 }
 
-export const moneyAppraise = defineCalculator({ id: 'money.appraise', title: 'What may be paid', input: appraiseShape, run });
+export const moneyAppraise = defineCalculator({
+  id: 'money.appraise',
+  title: 'What may be paid',
+  input: appraiseShape,
+  run,
+});

@@ -45,7 +45,10 @@ function run({ appraisal, travel, haggle }: z.output<typeof input>): Drive {
   const profit = target.kind === 'profit' ? target.amount : 0;
   const price = appraisal.asking * (1 - haggle);
   const start =
-    pertMean(appraisal.resale) * (1 - appraisal.fee.percent / 100) - appraisal.fee.fixed - appraisal.otherCosts - profit;
+    pertMean(appraisal.resale) * (1 - appraisal.fee.percent / 100) -
+    appraisal.fee.fixed -
+    appraisal.otherCosts -
+    profit;
   const payable = new Float64Array(trials).fill(start);
   for (const line of appraisal.costs) {
     const cost = pertMean(line.parts) + (wage / 60) * pertMean(line.minutes);
@@ -101,4 +104,9 @@ function run({ appraisal, travel, haggle }: z.output<typeof input>): Drive {
   };
 }
 
-export const moneyDrive = defineCalculator({ id: 'money.drive', title: 'Whether a lead is worth the drive', input, run });
+export const moneyDrive = defineCalculator({
+  id: 'money.drive',
+  title: 'Whether a lead is worth the drive',
+  input,
+  run,
+});

@@ -1,7 +1,7 @@
-import type { StateId } from '../vocabulary/vocabulary';
+import { placeLabel, type StateId } from '../vocabulary/vocabulary';
 
 export interface ReadyQuestion {
-  findings: { check: string; label: string; place: string; state: StateId }[];
+  findings: { check: string; label: string; place: string; state: StateId; again?: boolean }[];
   bolts: {
     id: string;
     label: string;
@@ -14,10 +14,12 @@ export interface ReadyQuestion {
   proved: { proof: string; passed: boolean }[];
   /** What was put together "for now" and not tightened since. */
   loose?: { id: string; label: string }[];
+  /** Complaints that are still open, each with whether what leads is unsafe. */
+  complaints?: { id: string; label: string; unsafe: boolean }[];
 }
 
 export interface Missing {
-  kind: 'unsafe' | 'loose' | 'failed' | 'torque' | 'unsigned' | 'not-looked-at';
+  kind: 'unsafe' | 'complaint' | 'loose' | 'failed' | 'torque' | 'unsigned' | 'not-looked-at' | 'again';
   id: string;
   words: string;
   /** A bicycle is not ready while a blocking one stands. */
@@ -42,6 +44,13 @@ export function readiness(question: ReadyQuestion): Ready {
     if (finding.state === 'unsafe')
       missing.push({ kind: 'unsafe', id: finding.check, words: `${finding.label}: unsafe as last seen`, blocks: true });
   }
+  for (const { id, label, unsafe } of question.complaints ?? [])
+    missing.push({
+      kind: 'complaint',
+      id,
+      words: `${label}: ${unsafe ? 'unsafe, and not settled' : 'not settled'}`,
+      blocks: unsafe,
+    });
   for (const { id, label } of question.loose ?? [])
     missing.push({ kind: 'loose', id, words: `${label}: put together loosely for now`, blocks: true });
   const lastProof = new Map(question.proved.map((entry) => [entry.proof, entry.passed]));
@@ -70,14 +79,12 @@ export function readiness(question: ReadyQuestion): Ready {
       });
     }
   }
-  for (const finding of question.findings) {
-    if (finding.state === 'not-looked-at')
-      missing.push({
-        kind: 'not-looked-at',
-        id: finding.check,
-        words: `${finding.label}: not looked at`,
-        blocks: false,
-      });
+  for (const place of new Set(question.findings.map((finding) => finding.place))) {
+    const here = question.findings.filter((finding) => finding.place === place);
+    if (here.every((finding) => finding.state === 'not-looked-at'))
+      missing.push({ kind: 'not-looked-at', id: place, words: `${placeLabel(place)}: not looked at`, blocks: false });
+    else if (here.some((finding) => finding.again))
+      missing.push({ kind: 'again', id: place, words: `${placeLabel(place)}: look again, it is clean now`, blocks: false });
   }
   missing.sort((a, b) => Number(b.blocks) - Number(a.blocks));
   return { ready: missing.every((item) => !item.blocks), missing };

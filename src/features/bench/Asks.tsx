@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { checkById } from '@/core/inspect/checks';
+import { checkById, nothingFound, type Evidence } from '@/core/inspect/checks';
 import type { Bolt } from '@/core/rebuild/bolts';
 import type { BenchTask } from '@/model/record';
 import { latestObservations, trayFor } from '@/model/selectors';
@@ -9,7 +9,8 @@ import { newId } from '@/store/browser';
 import { ReadingField } from '@/ui/ReadingField';
 import { StateMark } from '@/ui/StateMark';
 import { useFindings } from '../bike/useFindings';
-import { EvidenceFields, mergedEvidence, nothingFound } from '../look-over/EvidenceFields';
+import { EvidenceFields } from '../look-over/EvidenceFields';
+import { observe } from '../look-over/observe';
 import { BallCounter } from '../strip/BallCounter';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import type { BenchStep } from './steps';
@@ -106,18 +107,7 @@ export function Asks({
     const latest = latestObservations(bicycle).get(step.id);
     const seen = latest?.evidence ?? {};
     const clean = nothingFound(check);
-    const note = (changes: Parameters<typeof mergedEvidence>[1]) =>
-      send({
-        type: 'addObservation',
-        observation: {
-          id: newId(),
-          check: step.id,
-          at: new Date().toISOString(),
-          evidence: mergedEvidence(seen, changes),
-          note: latest?.note ?? '',
-          withdrawn: false,
-        },
-      });
+    const note = (changes: Evidence) => send(observe(bicycle, check, changes));
     return (
       <Box sx={{ display: 'grid', gap: 2 }}>
         <EvidenceFields check={check} kind={bicycle.kind} seen={seen} errors={finding?.errors ?? []} note={note} />

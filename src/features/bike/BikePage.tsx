@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useCallback, useEffect, useState, type ComponentType } from 'react';
-import { checksFor } from '@/core/inspect/checks';
+import { checkPlaces } from '@/core/inspect/checks';
 import type { Command } from '@/model/commands';
 import { STAGES, type Bicycle, type Stage } from '@/model/record';
 import { latestObservations, runningTimers } from '@/model/selectors';
@@ -54,6 +54,9 @@ const AT_THE_STAND: readonly Stage[] = ['look-over', 'strip', 'clean', 'overhaul
 
 function stageNotes(bicycle: Bicycle, currency: string): Partial<Record<Stage, string>> {
   const kept = bicycle.jobs.filter((row) => row.decision === 'keep');
+  const places = checkPlaces(bicycle.kind);
+  const seen = latestObservations(bicycle);
+  const looked = places.filter((at) => at.checks.some((check) => seen.has(check.id))).length;
   const running = runningTimers(bicycle).length;
   const hub = bicycle.trays.find((tray) => tray.place === 'hub.front');
   return {
@@ -62,7 +65,7 @@ function stageNotes(bicycle: Bicycle, currency: string): Partial<Record<Stage, s
       : bicycle.appraisal.asking
         ? `asked ${money(bicycle.appraisal.asking, currency, true)}`
         : '',
-    'look-over': `${latestObservations(bicycle).size} of ${checksFor(bicycle.kind).length}`,
+    'look-over': `${looked} of ${places.length} places`,
     decide: kept.length ? `${kept.length} jobs kept` : '',
     strip: hub?.order.length ? `${hub.order.length} parts in the tray` : '',
     clean: running ? `${running} running` : '',
@@ -79,7 +82,7 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
   const { currency, letterKeys } = useSettings();
   const lookOver = useFindings(bicycle);
   const findings = lookOver?.findings ?? [];
-  const [check, setCheck] = useState<string | null>(null);
+  const [looking, setLooking] = useState<string | null>(null);
   const [place, setPlace] = useState<string | null>(null);
   const [noting, setNoting] = useState(false);
   const send = useCallback((command: Command) => workshop.send(bicycle.id, command), [workshop, bicycle.id]);
@@ -95,21 +98,20 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
       'stage-after': () => at < STAGES.length - 1 && to(STAGES[at + 1]!),
       'to-bench': () => router.push(benchHref(bicycle, stage)),
       note: () => {
-        setPlace(place ?? current ?? 'frame');
+        if (stage !== 'look-over' || !looking) setPlace(current ?? 'frame');
         setNoting(true);
       },
     },
     letterKeys,
   );
-  const checkPlace = findings.find((finding) => finding.check === check)?.place ?? null;
-  const current = place ?? (stage === 'look-over' ? checkPlace : null);
+  const current = place ?? (stage === 'look-over' ? looking : null);
 
   function open(next: string): void {
     setNoting(false);
     const here = findings.find((finding) => finding.place === next);
     if (here && stage === 'look-over') {
       setPlace(null);
-      setCheck(here.check);
+      setLooking(next);
     } else setPlace(next);
   }
   const timeCell = <WorkClock bicycle={bicycle} send={send} stage={stage} clock={clock} />;
@@ -192,7 +194,17 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
           {StageView ? (
             <StageView bicycle={bicycle} send={send} />
           ) : (
-            <LookOverStage bicycle={bicycle} send={send} findings={findings} open={check} onOpen={setCheck} />
+            <LookOverStage
+              bicycle={bicycle}
+              send={send}
+              lookOver={lookOver}
+              open={looking}
+              noting={noting}
+              onOpen={(next) => {
+                setNoting(false);
+                setLooking(next);
+              }}
+            />
           )}
           <Box sx={{ mt: 4, display: { xs: 'block', md: 'none' } }} className="no-print">
             <DrawingLegend signs={signs} label="Signs on the drawing" />

@@ -53,7 +53,7 @@ export function TitleBlock({
   const bought = bicycle.purchase !== null;
   const shown = bought ? paid : bicycle.appraisal.asking;
   const over = ceiling !== null && (bicycle.purchase?.paid ?? bicycle.appraisal.asking) > ceiling;
-  const missing = lookOver?.notLookedAt ?? null;
+  const missing = lookOver?.placesNotLookedAt.length ?? null;
   return (
     <Box
       role="group"
@@ -90,7 +90,7 @@ export function TitleBlock({
           </>
         }
       />
-      <Cell label="Not looked at" value={missing === null ? '…' : missing === 0 ? 'none' : missing} />
+      <Cell label="Not looked at" value={missing === null ? '…' : missing === 0 ? 'none' : missing === 1 ? '1 place' : `${missing} places`} />
       <Cell label="Time put down" value={clock} />
     </Box>
   );

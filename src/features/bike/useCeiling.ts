@@ -1,15 +1,17 @@
 'use client';
-import type { Appraisal } from '@/core/money/appraise';
+import type { BuyAppraisal } from '@/core/buy/appraise';
 import type { Bicycle } from '@/model/record';
 import { appraisalInput } from '@/model/selectors';
-import { useReckon } from '../workshop/useReckon';
+import { useReckon, type Reckoning } from '../workshop/useReckon';
 import { useSettings } from '../workshop/WorkshopProvider';
+import { useTaught } from '../workshop/useTaught';
 
-/** The most to pay for a bicycle, or null while it is not known what it may fetch. Minor units. */
+/** The appraisal of a bicycle as it stands: door check, ceiling, drive. */
+export function useAppraisal(bicycle: Bicycle): Reckoning<BuyAppraisal> {
+  return useReckon<BuyAppraisal>('buy.appraise', appraisalInput(bicycle, useSettings(), useTaught(bicycle.id)));
+}
+
+/** The most that may be paid by the buyer's own lines, or null where it is not known yet. Minor units. */
 export function useCeiling(bicycle: Bicycle): number | null {
-  const settings = useSettings();
-  const known = bicycle.appraisal.resale.high > 0;
-  return (
-    useReckon<Appraisal>('money.appraise', known ? appraisalInput(bicycle, settings) : null).output?.ceiling ?? null
-  );
+  return useAppraisal(bicycle).output?.appraisal?.ceiling ?? null;
 }

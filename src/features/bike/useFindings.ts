@@ -8,5 +8,6 @@ import { useSettings } from '../workshop/WorkshopProvider';
 /** The look-over of a bicycle as it stands now, with every finding judged. */
 export function useFindings(bicycle: Bicycle): LookOver | null {
   const settings = useSettings();
-  return useReckon<LookOver>('inspect.lookOver', lookOverInput(bicycle, settings)).output;
+  const today = new Date().toISOString().slice(0, 10);
+  return useReckon<LookOver>('inspect.lookOver', lookOverInput(bicycle, settings, today)).output;
 }

@@ -43,7 +43,7 @@ const DROP_REASONS = ['Leave well alone', 'Not worth it here', 'The buyer will d
 
 function asJob(proposed: ProposedJob): Job {
   const { rule, title, place, minutes, parts } = proposed;
-  return { id: rule, rule, title, place, minutes, parts, decision: 'keep', reason: '', done: false };
+  return { id: rule, rule, title, place, minutes, parts, decision: 'keep', reason: '', done: false, approval: null };
 }
 
 function JobRow({
@@ -159,6 +159,7 @@ function AddJob({ currency, send }: { currency: string } & Pick<StageProps, 'sen
         decision: 'keep',
         reason: '',
         done: false,
+        approval: null,
       },
     });
     setTitle('');

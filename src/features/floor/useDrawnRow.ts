@@ -1,11 +1,12 @@
 'use client';
 import { useEffect } from 'react';
 import type { LookOver } from '@/core/inspect/lookOver';
-import type { Appraisal } from '@/core/money/appraise';
+import type { BuyAppraisal } from '@/core/buy/appraise';
 import type { StateId } from '@/core/vocabulary/vocabulary';
 import { appraisalInput, lookOverInput } from '@/model/selectors';
 import type { Summary } from '@/model/summary';
 import { reckoner } from '@/worker/client';
+import { useTaught } from '../workshop/useTaught';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
 
 /**
@@ -15,6 +16,7 @@ import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
 export function useDrawnRow(row: Summary): void {
   const workshop = useWorkshop();
   const settings = useSettings();
+  const taught = useTaught(row.id);
   const known = row.drawn !== null;
   useEffect(() => {
     if (known) return;
@@ -23,9 +25,9 @@ export function useDrawnRow(row: Summary): void {
       const bicycle = await workshop.open(row.id);
       if (!bicycle || left) return;
       const caller = `floor ${row.id}`;
-      const look = await reckoner().reckon(`${caller} look`, 'inspect.lookOver', lookOverInput(bicycle, settings));
+      const look = await reckoner().reckon(`${caller} look`, 'inspect.lookOver', lookOverInput(bicycle, settings, new Date().toISOString().slice(0, 10)));
       const money = bicycle.appraisal.resale.high
-        ? await reckoner().reckon(`${caller} money`, 'money.appraise', appraisalInput(bicycle, settings))
+        ? await reckoner().reckon(`${caller} money`, 'buy.appraise', appraisalInput(bicycle, settings, taught))
         : null;
       if (left) return;
       const found = look.ok ? (look.output as LookOver).findings : [];
@@ -34,11 +36,11 @@ export function useDrawnRow(row: Summary): void {
         .map((finding): [string, StateId] => [finding.place, finding.state]);
       workshop.noteDrawn(row.id, row.revision, {
         marks,
-        ceiling: money?.ok ? (money.output as Appraisal).ceiling : null,
+        ceiling: money?.ok ? ((money.output as BuyAppraisal).appraisal?.ceiling ?? null) : null,
       });
     })().catch(() => undefined);
     return () => {
       left = true;
     };
-  }, [known, row.id, row.revision, workshop, settings]);
+  }, [known, row.id, row.revision, workshop, settings, taught]);
 }

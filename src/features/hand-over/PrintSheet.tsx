@@ -4,7 +4,8 @@ import type { LookOver } from '@/core/inspect/lookOver';
 import { proofs } from '@/core/prove/proofs';
 import type { Ready } from '@/core/prove/ready';
 import type { Bolt } from '@/core/rebuild/bolts';
-import { stateLabel } from '@/core/vocabulary/vocabulary';
+import { SEEN_WORDS } from '@/core/inspect/seenAs';
+import { placeLabel, stateLabel } from '@/core/vocabulary/vocabulary';
 import type { Bicycle } from '@/model/record';
 import { signedBolts, trayFor } from '@/model/selectors';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
@@ -17,6 +18,14 @@ function Part({ title, children }: { title: string; children: React.ReactNode })
         {title}
       </Box>
       {children}
+    </Box>
+  );
+}
+
+function Listed({ words, items }: { words: string; items: string[] }) {
+  return items.length === 0 ? null : (
+    <Box sx={{ mt: 0.75 }}>
+      <b>{words}:</b> {items.join(', ').toLowerCase()}.
     </Box>
   );
 }
@@ -45,6 +54,9 @@ export function PrintSheet({
   const balls = (['left', 'right'] as const)
     .filter((side) => tray.balls[side].in !== null)
     .map((side) => `${tray.balls[side].in} ${side}`);
+  const untouched = [...new Set(findings.map((each) => each.place))]
+    .filter((place) => findings.every((each) => each.place !== place || each.state === 'not-looked-at'))
+    .map(placeLabel);
   const blocking = ready.missing.filter((item) => item.blocks);
   return (
     <Box
@@ -81,17 +93,23 @@ export function PrintSheet({
       <Part title="Found">
         <table>
           <tbody>
-            {findings.map((finding) => (
-              <tr key={finding.check}>
-                <td>{finding.label}</td>
-                <td>
-                  <b>{stateLabel(finding.state)}</b>
-                </td>
-                <td>{finding.state === 'not-looked-at' ? '' : finding.reasons[0]}</td>
-              </tr>
-            ))}
+            {findings
+              .filter((finding) => finding.state !== 'not-looked-at' && finding.state !== 'fine')
+              .map((finding) => (
+                <tr key={finding.check}>
+                  <td>{finding.label}</td>
+                  <td>
+                    <b>{stateLabel(finding.state)}</b>
+                  </td>
+                  <td>
+                    {finding.reasons[0]} {finding.seenAs && `(${SEEN_WORDS[finding.seenAs]})`}
+                  </td>
+                </tr>
+              ))}
           </tbody>
         </table>
+        <Listed words="Fine" items={findings.filter((each) => each.state === 'fine').map((each) => each.label)} />
+        <Listed words="Not looked at" items={untouched} />
       </Part>
       <Part title="Done">
         {done.length === 0 ? 'No job is marked as done.' : done.map((job) => <div key={job.id}>{job.title}</div>)}

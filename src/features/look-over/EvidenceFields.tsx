@@ -1,13 +1,15 @@
 'use client';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import { frontBrakeSurface, type BicycleKind } from '@/core/bicycle';
+import type { BicycleKind } from '@/core/bicycle';
 import { miscount, USUAL_PITCHES } from '@/core/inspect/chainPitch';
-import type { Check, Evidence } from '@/core/inspect/checks';
+import { padLimit, RIM_HOLLOW, type Check, type Evidence } from '@/core/inspect/checks';
 import { Choices } from '@/ui/Choices';
 import { ReadingField } from '@/ui/ReadingField';
-import { RIM_HOLLOW } from '@/core/inspect/checks';
 import { JudgedField } from '../workshop/JudgedField';
+import { HangerFields } from './HangerFields';
+import { Readings } from './Readings';
+import { RunoutFields } from './RunoutFields';
+import { SpokeFields } from './SpokeFields';
 
 export const FEELS = [
   { id: 'smooth', label: 'Smooth' },
@@ -29,6 +31,11 @@ const ARM = [
   { id: 'loose', label: 'Loose' },
 ] as const;
 
+const HANDS = [
+  { id: 'left', label: 'The left hand' },
+  { id: 'right', label: 'The right hand' },
+] as const;
+
 const GAUGE = ['0', '0.5', '0.75', '1'] as const;
 const GAUGE_CHOICES = GAUGE.map((id, i) => ({
   id,
@@ -47,68 +54,6 @@ function errorAt(errors: Props['errors'], ...paths: string[]): string | null {
   return errors.find((error) => paths.includes(error.path))?.message ?? null;
 }
 
-function Readings({
-  label,
-  calculator,
-  question,
-  unit,
-  list,
-  large,
-  note,
-  error,
-  help,
-}: {
-  label: string;
-  calculator: string;
-  question(value: number): unknown;
-  unit: string;
-  list: number[];
-  large?: boolean;
-  note(list: number[]): void;
-  error: string | null;
-  help: string;
-}) {
-  return (
-    <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'start' }}>
-      <JudgedField
-        calculator={calculator}
-        question={question}
-        earlier={list}
-        label={label}
-        kind="length"
-        unit={unit}
-        value={null}
-        keepEmpty
-        large={large}
-        width={190}
-        error={error}
-        help={help}
-        onCommit={(value) => note([...list, value].slice(-48))}
-      />
-      <Box
-        component="ul"
-        aria-label={`${label}: taken so far`}
-        sx={{ display: 'flex', gap: 1, p: 0, m: 0, listStyle: 'none', flexWrap: 'wrap' }}
-      >
-        {list.map((value, i) => (
-          <li key={i}>
-            <Button
-              size="small"
-              variant="outlined"
-              color="inherit"
-              title="Take this reading back"
-              aria-label={`Take back the reading ${value} ${unit}`}
-              onClick={() => note(list.filter((_, at) => at !== i))}
-            >
-              {value} ×
-            </Button>
-          </li>
-        ))}
-      </Box>
-    </Box>
-  );
-}
-
 /** What one check takes down: a reading or a feel, by its kind. */
 export function EvidenceFields({ check, kind, seen, errors, note }: Props) {
   switch (check.kind) {
@@ -121,7 +66,7 @@ export function EvidenceFields({ check, kind, seen, errors, note }: Props) {
           onChoose={(outcome) => note({ outcome })}
         />
       );
-    case 'bearing':
+    case 'bearing-cup':
       return (
         <Box sx={{ display: 'grid', gap: 2 }}>
           <Choices
@@ -136,6 +81,41 @@ export function EvidenceFields({ check, kind, seen, errors, note }: Props) {
             value={seen.play && seen.play !== 'unknown' ? seen.play : null}
             onChoose={(play) => note({ play })}
           />
+          {(check.place.startsWith('hub') || check.place === 'headset') && (
+            <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
+              <JudgedField
+                calculator="inspect.rimPlay"
+                question={(movementMm) => ({
+                  where: check.place === 'headset' ? 'headset' : 'hub',
+                  movementMm,
+                  leverMm: check.place === 'headset' ? 450 : kind.beadSeatMm / 2,
+                  spanMm: check.place === 'headset' ? 120 : 60,
+                })}
+                label={check.place === 'headset' ? 'Rock at the front axle' : 'Rock at the rim'}
+                kind="number"
+                unit="mm"
+                value={seen.rimMm ?? null}
+                onCommit={(rimMm) => note({ rimMm })}
+                onClear={() => note({ rimMm: undefined })}
+                refuse={(mm) => (mm < 0 || mm > 50 ? 'from stop to stop, 0 to 50 mm' : null)}
+                width={190}
+                step={0.1}
+              />
+              {check.place.startsWith('hub') && (
+                <ReadingField
+                  label="It spins for"
+                  kind="number"
+                  unit="s"
+                  value={seen.spinS ?? null}
+                  onCommit={(spinS) => note({ spinS })}
+                  onClear={() => note({ spinS: undefined })}
+                  refuse={(s) => (s < 0 || s > 600 ? '0 to 600 seconds' : null)}
+                  help="Kept to compare with"
+                  width={170}
+                />
+              )}
+            </Box>
+          )}
         </Box>
       );
     case 'crank':
@@ -202,15 +182,14 @@ export function EvidenceFields({ check, kind, seen, errors, note }: Props) {
           />
         </Box>
       );
-    case 'surface':
-      return frontBrakeSurface(kind) === 'disc' ? (
+    case 'disc':
+      return (
         <Box sx={{ display: 'grid', gap: 2 }}>
           <Readings
             calculator="inspect.disc"
             question={(value) => ({ readingsMm: [...(seen.readingsMm ?? []), value], minimumMm: seen.minimumMm })}
             label="Disc, on the track"
             unit="mm"
-            large
             list={seen.readingsMm ?? []}
             note={(readingsMm) => note({ readingsMm })}
             error={errorAt(errors, 'readingsMm', 'readingsMm.0')}
@@ -228,45 +207,82 @@ export function EvidenceFields({ check, kind, seen, errors, note }: Props) {
             help="Leave empty if it is worn away"
           />
         </Box>
-      ) : (
+      );
+    case 'rim-hollow':
+      return (
         <Readings
           calculator="inspect.wearLimit"
           question={(reading) => ({ ...RIM_HOLLOW, reading })}
           label="Hollow under a straight edge"
           unit="mm"
-          large
           list={seen.readingsMm ?? []}
           note={(readingsMm) => note({ readingsMm })}
           error={errorAt(errors, 'reading')}
           help="Deepest of both sides; Enter after each"
         />
       );
-    case 'reading':
+    case 'pads':
       return (
         <Readings
           calculator="inspect.wearLimit"
-          question={(reading) => ({ ...check[frontBrakeSurface(kind) === 'disc' ? 'disc' : 'rim'], reading })}
-          label={frontBrakeSurface(kind) === 'disc' ? 'Pad and backing' : 'Rubber left'}
-          unit={check.unit}
-          large
+          question={(reading) => ({ ...padLimit(kind.brakes), reading })}
+          label={kind.brakes === 'disc' ? 'Pad and backing' : 'Rubber left'}
+          unit="mm"
           list={seen.readingsMm ?? []}
           note={(readingsMm) => note({ readingsMm })}
           error={errorAt(errors, 'reading')}
           help="Each pad; Enter after each"
         />
       );
+    case 'reading':
+      return (
+        <Readings
+          calculator="inspect.wearLimit"
+          question={(reading) => ({ ...check.limit, reading })}
+          label={check.label}
+          unit={check.unit ?? 'mm'}
+          list={seen.readingsMm ?? []}
+          note={(readingsMm) => note({ readingsMm })}
+          error={errorAt(errors, 'reading')}
+          help="Enter after each"
+        />
+      );
+    case 'runout-rim':
+    case 'runout-disc':
+    case 'runout-ring':
+      return (
+        <RunoutFields check={check} kind={kind} seen={seen} error={errorAt(errors, 'readingsMm')} note={note} />
+      );
+    case 'hanger':
+      return <HangerFields kind={kind} seen={seen} note={note} />;
+    case 'spokes':
+      return <SpokeFields seen={seen} note={note} />;
+    case 'tyre-age':
+      return (
+        <ReadingField
+          label="Week and year"
+          kind="number"
+          value={seen.code === undefined ? null : Number(seen.code)}
+          onCommit={(code) => note({ code: String(code).padStart(4, '0') })}
+          onClear={() => note({ code: undefined })}
+          refuse={(code) =>
+            /^(0[1-9]|[1-4]\d|5[0-3])\d{2}$/.test(String(code).padStart(4, '0'))
+              ? null
+              : 'four figures, week then year: 2318'
+          }
+          error={errorAt(errors, 'code')}
+          help="Four figures in an oval: 2318 is week 23 of 2018"
+          width={210}
+        />
+      );
+    case 'lever-hand':
+      return (
+        <Choices
+          label="The front brake is worked by"
+          options={HANDS}
+          value={(seen.outcome as 'left' | 'right' | undefined) ?? null}
+          onChoose={(outcome) => note({ outcome })}
+        />
+      );
   }
-}
-
-/** What "looked, found nothing" means for a check, or null where only a reading tells. */
-export function nothingFound(check: Check): Evidence | null {
-  if (check.kind === 'outcome') return { outcome: check.outcomes[0]!.id };
-  if (check.kind === 'bearing') return { feel: 'smooth', play: 'none' };
-  if (check.kind === 'crank') return { left: 'firm', right: 'firm' };
-  return null;
-}
-
-/** Evidence with changes laid over it; a change to undefined takes a field away. */
-export function mergedEvidence(seen: Evidence, changes: Evidence): Evidence {
-  return Object.fromEntries(Object.entries({ ...seen, ...changes }).filter(([, value]) => value !== undefined));
 }

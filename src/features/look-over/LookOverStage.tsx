@@ -1,103 +1,73 @@
 'use client';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useEffect, useRef } from 'react';
-import { checksFor, type Check, type Evidence } from '@/core/inspect/checks';
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
+import { checkPlaces, type CheckPlace } from '@/core/inspect/checks';
 import type { Finding, LookOver } from '@/core/inspect/lookOver';
-import { latestObservations } from '@/model/selectors';
-import { newId } from '@/store/browser';
-import { Section } from '@/ui/Section';
-import { useKeys } from '@/ui/keys/useKeys';
-import { StateMark } from '@/ui/StateMark';
-import { VerdictBlock } from '@/ui/VerdictBlock';
-import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
-import { EvidenceFields, mergedEvidence, nothingFound } from './EvidenceFields';
+import { SEEN_AS, SEEN_WORDS } from '@/core/inspect/seenAs';
+import { placeLabel, stateRank, type StateId } from '@/core/vocabulary/vocabulary';
+import { Choices } from '@/ui/Choices';
 import { RuledList } from '@/ui/RuledList';
+import { Section } from '@/ui/Section';
+import { StateMark } from '@/ui/StateMark';
+import type { StageProps } from '../workshop/WorkshopProvider';
+import { PlaceChecks } from './PlaceChecks';
 
-interface CheckRowProps extends StageProps {
-  check: Check;
-  number: number;
-  finding: Finding | undefined;
-  isOpen: boolean;
-  onOpen(check: string | null): void;
-  next: string | null;
-}
+const ComplaintView = dynamic(() => import('./ComplaintView').then((module) => module.ComplaintView), { ssr: false });
 
-function OpenCheck({ bicycle, send, check, finding, onOpen, next }: CheckRowProps) {
-  const latest = latestObservations(bicycle).get(check.id);
-  const seen: Evidence = latest?.evidence ?? {};
-  const clean = nothingFound(check);
-  const note = (changes: Evidence) => {
-    send({
-      type: 'addObservation',
-      observation: {
-        id: newId(),
-        check: check.id,
-        at: new Date().toISOString(),
-        evidence: mergedEvidence(seen, changes),
-        note: latest?.note ?? '',
-        withdrawn: false,
-      },
-    });
-  };
-  const { letterKeys } = useSettings();
-  const foundNothing = () => {
-    if (!clean) return;
-    note(clean);
-    onOpen(next);
-  };
-  useKeys(['look-over'], { 'found-nothing': foundNothing, skip: () => onOpen(next) }, letterKeys);
-  return (
-    <Box sx={{ pl: { xs: 0, sm: 4.5 }, pb: 2.5 }}>
-      <Typography sx={{ mb: 2, maxWidth: '60ch' }}>{check.how}</Typography>
-      <EvidenceFields check={check} kind={bicycle.kind} seen={seen} errors={finding?.errors ?? []} note={note} />
-      {finding && finding.state !== 'not-looked-at' && (
-        <VerdictBlock state={finding.state} reasons={finding.reasons} working={finding.working} />
-      )}
-      {finding && finding.errors.length > 0 && (
-        <Typography role="alert" color="error" sx={{ mt: 2 }}>
-          {finding.errors[0]!.message}
-        </Typography>
-      )}
-      <Box sx={{ display: 'flex', gap: 1.5, mt: 2.5, flexWrap: 'wrap' }}>
-        {clean && (
-          <Button variant="outlined" onClick={foundNothing} aria-keyshortcuts="F">
-            Looked, found nothing
-          </Button>
-        )}
-        <Button variant={latest ? 'contained' : 'outlined'} onClick={() => onOpen(next)}>
-          {next ? (latest ? 'Next' : 'Skip for now') : 'Done'}
-        </Button>
-        {latest && (
-          <Button color="inherit" onClick={() => send({ type: 'withdrawObservation', observation: latest.id })}>
-            {bicycle.observations.some((row) => row.check === check.id && row.id !== latest.id && !row.withdrawn)
-              ? 'Take the last entry back'
-              : 'Take it back'}
-          </Button>
-        )}
-      </Box>
-    </Box>
+const SETS = [
+  { id: 'full', label: 'Full, half an hour' },
+  { id: 'quick', label: 'Quick, ten minutes' },
+  { id: 'complaint', label: 'One complaint' },
+] as const;
+type LookSet = (typeof SETS)[number]['id'];
+
+const SEEN_CHOICES = SEEN_AS.map((id) => ({ id, label: SEEN_WORDS[id].replace(/^./, (first) => first.toUpperCase()) }));
+
+/** What a place has come to: its gravest finding, and how much of it has been looked at. */
+function summed(at: CheckPlace, findings: Map<string, Finding>) {
+  const here = at.checks.flatMap((check) => findings.get(check.id) ?? []);
+  const looked = here.filter((finding) => finding.state !== 'not-looked-at');
+  const gravest = looked.reduce<Finding | null>(
+    (worst, finding) => (!worst || stateRank(finding.state) > stateRank(worst.state) ? finding : worst),
+    null,
   );
+  const state: StateId = gravest?.state ?? 'not-looked-at';
+  return {
+    state,
+    words: gravest && state !== 'fine' ? gravest.reasons[0]! : null,
+    looked: looked.length,
+    of: here.length,
+    again: here.some((finding) => finding.again),
+    raised: here.find((finding) => finding.raisedBy && finding.state === 'not-looked-at')?.raisedBy ?? null,
+  };
 }
 
-function CheckRow(props: CheckRowProps) {
-  const { check, number, finding, isOpen, onOpen } = props;
-  const here = useRef<HTMLButtonElement>(null);
-  useEffect(() => {
-    if (!isOpen) return;
-    here.current?.focus({ preventScroll: true });
-    // The whole open check is to be seen, not only its heading.
-    void here.current?.closest('li')?.scrollIntoView({ block: 'nearest' });
-  }, [isOpen]);
-  const state = finding?.state ?? 'not-looked-at';
+function PlaceRow({
+  at,
+  number,
+  isOpen,
+  findings,
+  onOpen,
+  children,
+}: {
+  at: CheckPlace;
+  number: number;
+  isOpen: boolean;
+  findings: Map<string, Finding>;
+  onOpen(): void;
+  children: React.ReactNode;
+}) {
+  const { state, words, looked, of, again, raised } = summed(at, findings);
+  const part = looked > 0 && looked < of ? `${looked} of ${of} looked at` : null;
+  const aside = [again && 'look again', raised && 'raised by its sibling', part].filter(Boolean).join(' · ');
   return (
     <Box component="li">
       <Box
         component="button"
-        ref={here}
         aria-expanded={isOpen}
-        onClick={() => onOpen(isOpen ? null : check.id)}
+        onClick={onOpen}
         sx={{
           all: 'unset',
           boxSizing: 'border-box',
@@ -107,16 +77,16 @@ function CheckRow(props: CheckRowProps) {
           gridTemplateColumns: '28px minmax(0, 1fr) auto',
           gap: 1,
           alignItems: 'center',
-          minHeight: 52,
-          py: 0.75,
+          minHeight: 50,
+          py: 0.5,
           '&:hover': { bgcolor: 'background.paper' },
           '&:focus-visible': { outline: '3px solid', outlineColor: 'primary.main' },
         }}
       >
         <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>{number}</Box>
         <Box sx={{ minWidth: 0 }}>
-          <Box sx={{ fontWeight: 620, fontSize: isOpen ? '1.2rem' : '1.02rem' }}>{check.label}</Box>
-          {!isOpen && state !== 'not-looked-at' && (
+          <Box sx={{ fontWeight: 620, fontSize: isOpen ? '1.25rem' : '1.02rem' }}>{placeLabel(at.place)}</Box>
+          {!isOpen && (words ?? aside) && (
             <Box
               sx={{
                 color: 'text.secondary',
@@ -126,49 +96,109 @@ function CheckRow(props: CheckRowProps) {
                 whiteSpace: 'nowrap',
               }}
             >
-              {finding!.reasons[0]}
+              {[words, aside].filter(Boolean).join(' · ')}
             </Box>
           )}
         </Box>
         <StateMark state={state} />
       </Box>
-      {isOpen && <OpenCheck {...props} />}
+      {isOpen && children}
     </Box>
   );
 }
 
-/** The look-over: its checks, front to back, one at a time at hand. */
+/** The look-over: its places, on the ground first and then front to back, one at a time at hand. */
 export function LookOverStage({
   bicycle,
   send,
-  findings,
+  lookOver,
   open,
   onOpen,
-}: StageProps & { findings: LookOver['findings']; open: string | null; onOpen(check: string | null): void }) {
-  const byCheck = new Map(findings.map((finding) => [finding.check, finding]));
-  const checks = checksFor(bicycle.kind);
-  const missing = findings.filter((finding) => finding.state === 'not-looked-at').length;
+  noting,
+}: StageProps & {
+  lookOver: LookOver | null;
+  open: string | null;
+  onOpen(place: string | null): void;
+  noting: boolean;
+}) {
+  const openComplaint = bicycle.complaints.some((row) => row.closedAt === null);
+  const [set, setSet] = useState<LookSet>(openComplaint ? 'complaint' : 'full');
+  const findings = new Map((lookOver?.findings ?? []).map((finding) => [finding.check, finding]));
+  const shown = checkPlaces(bicycle.kind, set === 'quick' ? 'quick' : 'full');
+  const missing = shown.filter((at) => summed(at, findings).looked === 0).length;
+  const again = lookOver?.again ?? 0;
+  const aside =
+    set === 'complaint'
+      ? undefined
+      : [
+          missing ? `${missing} of ${shown.length} places not looked at, which is not fine` : 'every place looked at',
+          again > 0 && `${again} to look at again`,
+        ]
+          .filter(Boolean)
+          .join(' · ');
+  const section = (phase: CheckPlace['phase'], title: string) => {
+    const rows = shown.filter((at) => at.phase === phase);
+    if (rows.length === 0) return null;
+    return (
+      <>
+        <Typography variant="h3" sx={{ mt: 2.5, mb: 0.5, color: 'text.secondary' }}>
+          {title}
+        </Typography>
+        <RuledList ordered>
+          {rows.map((at) => {
+            const index = shown.indexOf(at);
+            const next = shown[index + 1]?.place ?? null;
+            return (
+              <PlaceRow
+                key={at.place}
+                at={at}
+                number={index + 1}
+                isOpen={open === at.place}
+                findings={findings}
+                onOpen={() => onOpen(open === at.place ? null : at.place)}
+              >
+                <PlaceChecks
+                  bicycle={bicycle}
+                  send={send}
+                  at={at}
+                  findings={findings}
+                  onNext={() => onOpen(next)}
+                  last={next === null}
+                  noting={noting}
+                />
+              </PlaceRow>
+            );
+          })}
+        </RuledList>
+      </>
+    );
+  };
   return (
-    <Section title="Front to back" aside={missing ? `${missing} not looked at, which is not fine` : 'all looked at'}>
-      <RuledList ordered>
-        {checks.map((check, i) => (
-          <CheckRow
-            key={check.id}
-            bicycle={bicycle}
-            send={send}
-            check={check}
-            number={i + 1}
-            finding={byCheck.get(check.id)}
-            isOpen={open === check.id}
-            onOpen={onOpen}
-            next={checks[i + 1]?.id ?? null}
+    <Section title={set === 'complaint' ? 'From complaint to cause' : 'Front to back'} aside={aside}>
+      <Box sx={{ display: 'flex', gap: { xs: 1.5, md: 3 }, flexWrap: 'wrap' }}>
+        <Choices<LookSet> label="How much" options={SETS} value={set} onChoose={setSet} />
+        {set !== 'complaint' && (
+          <Choices
+            label="Seen from now on"
+            options={SEEN_CHOICES}
+            value={bicycle.seenAs}
+            onChoose={(seenAs) => send({ type: 'seenFromNow', seenAs })}
           />
-        ))}
-      </RuledList>
-      <Typography variant="body2" sx={{ color: 'text.secondary', mt: 3, maxWidth: '62ch' }}>
-        Clamp the stand on the seat post, never hard on a thin tube. Feel stays with the hand: this sheet holds what you
-        felt, and certifies nothing. Doubts about carbon, cracks and unknown repairs go to a qualified person.
-      </Typography>
+        )}
+      </Box>
+      {set === 'complaint' ? (
+        <ComplaintView bicycle={bicycle} send={send} />
+      ) : (
+        <>
+          {section('ground', 'On the ground')}
+          {section('stand', 'On the stand')}
+          <Typography variant="body2" sx={{ color: 'text.secondary', mt: 3, maxWidth: '62ch' }}>
+            Clamp the stand on the seat post, never hard on a thin tube, and watch for trapped cables. Feel stays with the
+            hand: this sheet holds what you felt, and certifies nothing. Doubts about carbon, cracks, unknown repairs and
+            batteries go to a qualified person.
+          </Typography>
+        </>
+      )}
     </Section>
   );
 }

@@ -18,6 +18,8 @@ import { RuledList } from '@/ui/RuledList';
 const WHERE: Record<Missing['kind'], { stage: Stage; label: string } | null> = {
   unsafe: { stage: 'look-over', label: 'Look over' },
   'not-looked-at': { stage: 'look-over', label: 'Look over' },
+  again: { stage: 'look-over', label: 'Look over' },
+  complaint: { stage: 'look-over', label: 'Look over' },
   torque: { stage: 'rebuild', label: 'Rebuild' },
   loose: { stage: 'rebuild', label: 'Rebuild' },
   unsigned: null,

@@ -29,6 +29,8 @@ export function HeldReading() {
       const target = event.target as HTMLElement | null;
       if (event.ctrlKey || event.metaKey || event.altKey) return;
       if (target && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) return;
+      // A place that is open with a reading field of its own takes the digits itself.
+      if (target?.closest('[data-takes-digits]')) return;
       const { held: taken, reading } = burst.take(event.key, event.timeStamp);
       clearTimeout(pausing);
       if (!taken) return;

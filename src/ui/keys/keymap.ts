@@ -25,6 +25,12 @@ export type KeyId =
   | 'closer'
   | 'found-nothing'
   | 'skip'
+  | 'mark-watch'
+  | 'mark-service'
+  | 'mark-replace'
+  | 'mark-unsafe'
+  | 'next-place'
+  | 'look-photo'
   | 'step-done'
   | 'step-back'
   | 'leave-bench'
@@ -46,7 +52,13 @@ export const KEYMAP: readonly KeyRow[] = [
   { id: 'to-bench', scope: 'bicycle', keys: ['b'], words: 'Bench mode' },
   { id: 'note', scope: 'bicycle', keys: ['n'], words: 'A note on the place at hand' },
   { id: 'closer', scope: 'bicycle', keys: ['z'], words: 'Closer, or the whole bicycle' },
-  { id: 'found-nothing', scope: 'look-over', keys: ['f'], words: 'Looked, found nothing; on to the next' },
+  { id: 'found-nothing', scope: 'look-over', keys: ['f'], words: 'Fine: looked at the place, found nothing; on to the next' },
+  { id: 'mark-watch', scope: 'look-over', keys: ['w'], words: 'Watch: this check, by eye' },
+  { id: 'mark-service', scope: 'look-over', keys: ['s'], words: 'Service: this check, by eye' },
+  { id: 'mark-replace', scope: 'look-over', keys: ['r'], words: 'Replace: this check, by eye' },
+  { id: 'mark-unsafe', scope: 'look-over', keys: ['u'], words: 'Unsafe: this check, by eye' },
+  { id: 'next-place', scope: 'look-over', keys: ['Enter'], words: 'The next place' },
+  { id: 'look-photo', scope: 'look-over', keys: ['p'], words: 'Photograph the place' },
   { id: 'skip', scope: 'look-over', keys: ['x'], words: 'Skip: it stays not looked at' },
   {
     id: 'step-done',

@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useRef } from 'react';
-import { rowFor, type KeyId, type Scope } from './keymap';
+import { KEYMAP, rowFor, type KeyId, type Scope } from './keymap';
 
 export type KeyHandlers = Partial<Record<KeyId, () => void>>;
 
@@ -14,9 +14,15 @@ function isTyping(target: EventTarget | null): boolean {
   );
 }
 
+function rowsOf(id: KeyId): Scope | undefined {
+  return KEYMAP.find((row) => row.id === id)?.scope;
+}
+
 /** What is heard even in a field: the palette anywhere, undo where nothing is being typed that could be undone. */
 function heardInField(id: KeyId, field: HTMLInputElement): boolean {
   if (id === 'palette') return true;
+  // An empty reading field takes digits; a letter there is a key of the look-over.
+  if (rowsOf(id) === 'look-over') return field.dataset.reading !== undefined && field.value === '';
   return (
     (id === 'undo' || id === 'redo') && field.dataset.reading !== undefined && field.dataset.drafting === undefined
   );
@@ -25,6 +31,7 @@ function heardInField(id: KeyId, field: HTMLInputElement): boolean {
 /** Keys that a control under the focus needs for itself. */
 function belongsToControl(target: EventTarget | null, key: string): boolean {
   if (!(target instanceof HTMLElement || target instanceof SVGElement)) return false;
+  if (target instanceof HTMLInputElement && target.dataset.reading !== undefined && target.value === '') return false;
   if (key === ' ' || key === 'Enter')
     return target.closest('button, a, summary, [role="button"], input, label') !== null;
   return (

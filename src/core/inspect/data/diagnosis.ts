@@ -38,7 +38,12 @@ export const diagnosisTestRow = z.strictObject({
   usual: z.string(),
   ...provenance,
 });
-export const outcomeLinkRow = z.strictObject({ test: z.string(), fault: z.string(), chances: z.string(), ...provenance });
+export const outcomeLinkRow = z.strictObject({
+  test: z.string(),
+  fault: z.string(),
+  chances: z.string(),
+  ...provenance,
+});
 
 export const diagnosisFaults = parseTable(diagnosisFaultRow, faultsJson);
 export const diagnosisComplaints = parseTable(diagnosisComplaintRow, complaintsJson);

@@ -1,0 +1,147 @@
+import { z } from 'zod';
+import { bicycleKind } from '../bicycle';
+import { defineCalculator } from '../calculator';
+import { currencyCode, minorUnits, orderedRange, workMinutes } from '../fields';
+import { appraiseShape, moneyAppraise, type Appraisal, type AppraiseInput } from '../money/appraise';
+import { moneyDrive, type Drive } from '../money/drive';
+import { doorChecksFor, doorLines, type DoorHistory, type DoorLine } from './door';
+
+const id = z.string().min(1).max(64);
+const answer = z.enum(['fine', 'bad']);
+
+/** Lines that put own figures in the stead of the table's carry this before the id of the door check. */
+export const DOOR_LINE = 'door:';
+
+const input = z.strictObject({
+  kind: bicycleKind.prefault({}),
+  door: z.record(id, answer).default({}),
+  said: z.record(z.string().max(20), z.string().max(20)).default({}).describe('answers of the seller, by question'),
+  others: z
+    .array(z.strictObject({ door: z.record(id, answer), minutesAt: z.record(id, z.number().min(0)) }))
+    .max(2000)
+    .default([])
+    .describe('what the workshop’s other bicycles taught: answers at the door, minutes really put down by place'),
+  lines: z
+    .array(
+      z.strictObject({
+        id,
+        label: z.string().min(1).max(120),
+        kind: z.enum(['standing', 'fault']),
+        chance: z.number().min(0).max(1),
+        parts: orderedRange(minorUnits),
+        minutes: orderedRange(workMinutes),
+      }),
+    )
+    .max(60)
+    .default([])
+    .describe(`own lines; an id that begins with "${DOOR_LINE}" puts its figures in the stead of the table's`),
+  currency: currencyCode,
+  asking: minorUnits,
+  resale: orderedRange(minorUnits).describe('all nought: not known yet, and no ceiling is reckoned'),
+  otherCosts: minorUnits.default(0),
+  labourPerHour: minorUnits.default(0),
+  target: z.strictObject({ kind: z.enum(['profit', 'hourly']), amount: minorUnits }),
+  confidence: z.number().min(0.5).max(0.99).default(0.8),
+  travel: z
+    .strictObject({ distanceKm: z.number().min(0).max(3000), costPerKm: minorUnits, haggle: z.number().min(0).max(0.6) })
+    .nullable()
+    .default(null)
+    .describe('null once one stands at the door: the travel is spent'),
+});
+type Question = z.output<typeof input>;
+
+/** A line of the door check as it is asked, answered and costed. */
+export interface AskedLine extends DoorLine {
+  ask: string;
+  how: string;
+  place: string;
+  partOf: string;
+}
+
+export interface BuyAppraisal {
+  door: AskedLine[];
+  notLookedAt: number;
+  /** The costs as they were reckoned with. */
+  costs: AppraiseInput['costs'];
+  appraisal: Appraisal | null;
+  drive: Drive | null;
+}
+
+function historyOf({ kind, others }: Question): Record<string, DoorHistory> {
+  const history: Record<string, DoorHistory> = {};
+  for (const { id: line, place } of doorChecksFor(kind)) {
+    const looked = others.filter((other) => other.door[line] !== undefined);
+    const bad = looked.filter((other) => other.door[line] === 'bad');
+    if (looked.length > 0)
+      history[line] = {
+        looked: looked.length,
+        bad: bad.length,
+        minutes: bad.flatMap((other) => (other.minutesAt[place] ? [other.minutesAt[place]] : [])),
+      };
+  }
+  return history;
+}
+
+/**
+ * The whole appraisal of a bicycle at the door: the ordinary work, what the buyer added, and the door check, whose lines are
+ * corrected by the workshop's own history and by what the seller said; then what may be paid, and before leaving whether it
+ * is worth the drive.
+ *
+ * Units: minor units, minutes. Errors: ranges out of order. Source: the table of door checks; `money.appraise`.
+ * Example: with no resale known it gives the lines alone.
+ */
+function run(question: Question): BuyAppraisal {
+  const { kind, door, said, lines } = question;
+  const own = Object.fromEntries(
+    lines
+      .filter((line) => line.id.startsWith(DOOR_LINE))
+      .map(({ id: line, parts, minutes }) => [line.slice(DOOR_LINE.length), { parts, minutes }]),
+  );
+  const rows = new Map(doorChecksFor(kind).map((row) => [row.id, row]));
+  const asked = doorLines(kind, door, historyOf(question), own, said).map((line): AskedLine => {
+    const { label, how, place, partOf } = rows.get(line.id)!;
+    return { ...line, ask: label, how, place, partOf };
+  });
+  const ownLines = lines.filter((line) => !line.id.startsWith(DOOR_LINE));
+  const taken = new Set(ownLines.map((line) => line.label));
+  const costs: AppraiseInput['costs'] = [
+    ...ownLines.map(({ label, kind: sort, chance, parts, minutes }) => ({ label, kind: sort, chance, parts, minutes })),
+    ...asked
+      .filter((line) => !taken.has(line.label))
+      .map(({ label, chance, parts, minutes }) => ({ label, kind: 'fault' as const, chance, parts, minutes })),
+  ];
+  const { currency, asking, resale, otherCosts, labourPerHour, target, confidence, travel } = question;
+  const problem = appraiseShape.safeParse({
+    currency,
+    asking,
+    resale,
+    costs,
+    otherCosts,
+    labourPerHour,
+    target,
+    confidence,
+  });
+  const known = resale.high > 0 && problem.success;
+  return {
+    door: asked,
+    notLookedAt: asked.filter((line) => line.answer === null).length,
+    costs,
+    appraisal: known ? moneyAppraise.run(problem.data) : null,
+    drive:
+      known && travel
+        ? moneyDrive.run({
+            appraisal: problem.data,
+            travel: { distanceKm: travel.distanceKm, costPerKm: travel.costPerKm, speedKmh: 50 },
+            haggle: travel.haggle,
+          })
+        : null,
+  };
+}
+
+export const buyAppraise = defineCalculator({
+  id: 'buy.appraise',
+  title: 'A bicycle appraised at the door',
+  input,
+  run,
+});
+export type BuyAppraiseInput = z.input<typeof input>;

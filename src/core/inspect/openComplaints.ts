@@ -1,0 +1,44 @@
+import { z } from 'zod';
+import { defineCalculator } from '../calculator';
+import { inspectDiagnose } from './diagnose';
+import { knowledge } from './knowledge';
+
+const input = z.strictObject({
+  complaints: z.array(z.strictObject({ id: z.string().max(64), question: inspectDiagnose.input })).max(40),
+});
+
+export interface OpenComplaints {
+  open: { id: string; said: string; leads: string; probability: number; unsafe: boolean }[];
+}
+
+/** From this share on a leading fault that is unsafe keeps the bicycle off the road. */
+const UNSAFE_FROM = 0.3;
+
+/**
+ * What stands open of what the rider said: the fault that leads each complaint, and whether it is one that throws riders.
+ *
+ * Units: shares. Errors: those of `inspect.diagnose`. Source: `inspect.diagnose`.
+ * Example: "slips on starting off", not settled → the pawls lead, unsafe.
+ */
+function run({ complaints }: z.output<typeof input>): OpenComplaints {
+  return {
+    open: complaints.map(({ id, question }) => {
+      const [first] = inspectDiagnose.run(question).faults;
+      const fault = knowledge.faults.find((each) => each.id === first!.id)!;
+      return {
+        id,
+        said: question.complaints.map((each) => knowledge.complaints.find((one) => one.id === each)!.label).join('; '),
+        leads: fault.label,
+        probability: first!.probability,
+        unsafe: fault.unsafe && first!.probability >= UNSAFE_FROM,
+      };
+    }),
+  };
+}
+
+export const inspectOpenComplaints = defineCalculator({
+  id: 'inspect.openComplaints',
+  title: 'Complaints that stand open',
+  input,
+  run,
+});

@@ -1,0 +1,295 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { handEvidence, HAND_STATES, nothingFound, type Check, type CheckPlace, type HandState } from '@/core/inspect/checks';
+import type { Finding } from '@/core/inspect/lookOver';
+import { SEEN_WORDS } from '@/core/inspect/seenAs';
+import { placeLabel, stateLabel } from '@/core/vocabulary/vocabulary';
+import { latestObservations } from '@/model/selectors';
+import { useKeys } from '@/ui/keys/useKeys';
+import { StateMark } from '@/ui/StateMark';
+import { Working } from '@/ui/Working';
+import { Notes } from '../notes/Notes';
+import { StepPhotos } from '../photos/StepPhotos';
+import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
+import { EvidenceFields } from './EvidenceFields';
+import { observe } from './observe';
+
+const KEYS: Record<HandState, string> = { fine: 'F', watch: 'W', service: 'S', replace: 'R', unsafe: 'U' };
+
+/** What a check has come to, in a space that is kept for it, so that a long reason never moves what lies under the hand. */
+function Found({ finding, onBack }: { finding: Finding; onBack: (() => void) | null }) {
+  const looked = finding.state !== 'not-looked-at';
+  return (
+    <Box aria-live="polite" sx={{ minHeight: 52, mt: 1 }}>
+      <Box sx={{ display: 'flex', columnGap: 1.5, rowGap: 0.25, flexWrap: 'wrap', alignItems: 'baseline' }}>
+        <StateMark state={finding.state} />
+        <Box sx={{ flex: 1, minWidth: 200 }}>
+          {finding.errors[0] ? (
+            <Box component="span" role="alert" sx={{ color: 'error.main' }}>
+              {finding.errors[0].message}
+            </Box>
+          ) : looked ? (
+            finding.reasons[0]
+          ) : (
+            <Box component="span" sx={{ color: 'text.secondary' }}>
+              {finding.raisedBy ?? 'which is not fine'}
+            </Box>
+          )}
+        </Box>
+        {looked && onBack && (
+          <Button size="small" color="inherit" onClick={onBack}>
+            Take it back
+          </Button>
+        )}
+      </Box>
+      {finding.again && (
+        <Box sx={{ fontSize: '0.9rem', fontWeight: 620 }}>
+          Seen {SEEN_WORDS[finding.seenAs!]}; dirt hides and feigns: look again.
+        </Box>
+      )}
+      {looked && finding.raisedBy && <Box sx={{ fontSize: '0.9rem' }}>{finding.raisedBy}</Box>}
+      {looked && finding.reasons.length > 1 && (
+        <Box sx={{ fontSize: '0.92rem', color: 'text.secondary' }}>{finding.reasons.slice(1).join(' ')}</Box>
+      )}
+      <Working rows={finding.working} />
+    </Box>
+  );
+}
+
+function CheckBlock({
+  bicycle,
+  send,
+  check,
+  finding,
+  isCurrent,
+  onCurrent,
+  alone,
+}: StageProps & { check: Check; finding: Finding; isCurrent: boolean; onCurrent(): void; alone: boolean }) {
+  const latest = latestObservations(bicycle).get(check.id);
+  return (
+    <Box
+      role="group"
+      aria-label={check.label}
+      onFocusCapture={onCurrent}
+      onPointerDown={onCurrent}
+      sx={{
+        borderLeft: '3px solid',
+        borderColor: isCurrent && !alone ? 'primary.main' : 'transparent',
+        pl: 2,
+        py: 0.5,
+      }}
+    >
+      {!alone && (
+        <Typography variant="h3" sx={{ mb: 0.25 }}>
+          {check.label}
+        </Typography>
+      )}
+      <Typography sx={{ mb: 1.25, maxWidth: '60ch', color: 'text.secondary', fontSize: '0.95rem' }}>
+        {check.how}
+      </Typography>
+      <EvidenceFields
+        check={check}
+        kind={bicycle.kind}
+        seen={latest?.evidence ?? {}}
+        errors={finding.errors}
+        note={(changes) => send(observe(bicycle, check, changes))}
+      />
+      <Found
+        finding={finding}
+        onBack={latest ? () => send({ type: 'withdrawObservation', observation: latest.id }) : null}
+      />
+    </Box>
+  );
+}
+
+/** The state by hand of the check at hand, with its keys on the buttons; then on. */
+function HandBar({
+  label,
+  canBeFine,
+  onState,
+  onNext,
+  last,
+}: {
+  label: string | null;
+  canBeFine: boolean;
+  onState(state: HandState): void;
+  onNext(): void;
+  last: boolean;
+}) {
+  return (
+    <Box
+      sx={{
+        position: 'sticky',
+        bottom: { xs: 62, md: -64 },
+        bgcolor: 'background.default',
+        borderTop: '1px solid',
+        borderColor: 'divider',
+        py: 1,
+        mt: 1.5,
+        zIndex: 1,
+      }}
+    >
+      {label && (
+        <Box sx={{ fontSize: '0.85rem', color: 'text.secondary', mb: 0.5 }}>
+          By eye: <b>{label}</b>
+        </Box>
+      )}
+      <Box role="group" aria-label="By eye" sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap' }}>
+        {HAND_STATES.map((state) => (
+          <Button
+            key={state}
+            variant="outlined"
+            color="inherit"
+            disabled={state === 'fine' && !canBeFine}
+            aria-keyshortcuts={KEYS[state]}
+            onClick={() => onState(state)}
+            sx={{ px: 1.25, minHeight: 48, minWidth: { xs: 0, sm: 108 }, gap: 0.75 }}
+          >
+            <StateMark state={state} size={18} word={false} />
+            {state === 'fine' ? 'Fine' : stateLabel(state)}
+            <Box component="kbd" sx={{ font: 'inherit', fontSize: '0.78rem', color: 'text.secondary' }}>
+              {KEYS[state]}
+            </Box>
+          </Button>
+        ))}
+        <Button variant="contained" onClick={onNext} aria-keyshortcuts="Enter" sx={{ minHeight: 48, ml: 'auto' }}>
+          {last ? 'Done' : 'Next place'}
+        </Button>
+      </Box>
+    </Box>
+  );
+}
+
+/** One place with all its checks at hand. */
+export function PlaceChecks({
+  bicycle,
+  send,
+  at,
+  findings,
+  onNext,
+  last,
+  noting,
+}: StageProps & {
+  at: CheckPlace;
+  findings: Map<string, Finding>;
+  onNext(): void;
+  last: boolean;
+  noting: boolean;
+}) {
+  const box = useRef<HTMLDivElement>(null);
+  const openCheck = at.checks.find((check) => findings.get(check.id)?.state === 'not-looked-at') ?? at.checks[0]!;
+  const [chosen, setChosen] = useState<string | null>(null);
+  const current = at.checks.find((check) => check.id === chosen) ?? openCheck;
+  const alone = at.checks.length === 1;
+  const { letterKeys } = useSettings();
+  const asksReading = at.checks.some((check) => !check.byEye && check.kind !== 'lever-hand');
+
+  useEffect(() => {
+    const first = asksReading ? box.current?.querySelector<HTMLElement>('input[data-reading]') : null;
+    (first ?? box.current)?.focus({ preventScroll: true });
+    void box.current?.closest('li')?.scrollIntoView({ block: 'nearest' });
+  }, [asksReading]);
+
+  /** Looked at the whole place and found nothing: every check that looking can answer and that says nothing yet. */
+  const foundNothing = () => {
+    for (const check of at.checks) {
+      const clean = nothingFound(check);
+      const finding = findings.get(check.id);
+      if (clean && finding && (finding.state === 'not-looked-at' || finding.again)) send(observe(bicycle, check, clean));
+    }
+    const asked = at.checks.find((check) => !nothingFound(check) && findings.get(check.id)?.state === 'not-looked-at');
+    if (asked) {
+      setChosen(asked.id);
+      box.current?.querySelector<HTMLElement>('input[data-reading]')?.focus();
+    } else onNext();
+  };
+  const mark = (state: HandState) => {
+    if (state === 'fine') return foundNothing();
+    send(observe(bicycle, current, { outcome: undefined, ...handEvidence(current, state) }));
+    const left = at.checks.filter(
+      (check) => check.id !== current.id && findings.get(check.id)?.state === 'not-looked-at',
+    );
+    setChosen(left[0]?.id ?? current.id);
+  };
+  useKeys(
+    ['look-over'],
+    {
+      'found-nothing': foundNothing,
+      'mark-watch': () => mark('watch'),
+      'mark-service': () => mark('service'),
+      'mark-replace': () => mark('replace'),
+      'mark-unsafe': () => mark('unsafe'),
+      'next-place': onNext,
+      skip: onNext,
+      'look-photo': () => document.getElementById('look-photo')?.click(),
+    },
+    letterKeys,
+  );
+
+  /** Digits are a reading wherever they are typed; after the last field Enter goes on. */
+  function onKeyDown(event: KeyboardEvent<HTMLDivElement>): void {
+    const fields = [...(box.current?.querySelectorAll<HTMLInputElement>('input[data-reading]') ?? [])];
+    const target = event.target as HTMLElement;
+    const field = fields.find((each) => each === target);
+    if (!field && /^\d$/.test(event.key) && !event.ctrlKey && !event.metaKey && !event.altKey) {
+      (fields.find((each) => each.value === '') ?? fields[0])?.focus();
+      return;
+    }
+    if (event.key === 'Enter' && field && field === fields.at(-1) && field.value !== '')
+      setTimeout(() => {
+        if (document.activeElement === field && field.getAttribute('aria-invalid') !== 'true') box.current?.focus();
+      });
+  }
+
+  return (
+    <Box
+      ref={box}
+      tabIndex={-1}
+      data-takes-digits={at.checks.some((check) => check.kind !== 'outcome' && check.kind !== 'crank') || undefined}
+      data-readings
+      role="group"
+      aria-label={`Checks: ${placeLabel(at.place)}`}
+      onKeyDown={onKeyDown}
+      sx={{ pl: { xs: 0, sm: 3 }, pb: 1, outline: 'none' }}
+    >
+      <Box sx={{ display: 'grid', gap: 2 }}>
+        {at.checks.map((check) => {
+          const finding = findings.get(check.id);
+          return finding ? (
+            <CheckBlock
+              key={check.id}
+              bicycle={bicycle}
+              send={send}
+              check={check}
+              finding={finding}
+              isCurrent={check.id === current.id}
+              onCurrent={() => setChosen(check.id)}
+              alone={alone}
+            />
+          ) : null;
+        })}
+      </Box>
+      <Box sx={{ mt: 1, pl: 2 }}>
+        <StepPhotos
+          bicycle={bicycle}
+          send={send}
+          place={at.place}
+          step="look-over"
+          title={placeLabel(at.place)}
+          inputId="look-photo"
+        />
+        {noting && <Notes bicycle={bicycle} send={send} place={at.place} open />}
+      </Box>
+      <HandBar
+        label={alone ? null : current.label}
+        canBeFine={at.checks.some((check) => nothingFound(check) !== null)}
+        onState={mark}
+        onNext={onNext}
+        last={last}
+      />
+    </Box>
+  );
+}

@@ -1,0 +1,26 @@
+import { mergedEvidence, type Check, type Evidence } from '@/core/inspect/checks';
+import type { Command } from '@/model/commands';
+import type { Bicycle } from '@/model/record';
+import { latestObservations } from '@/model/selectors';
+import { newId } from '@/store/browser';
+
+/**
+ * The command that puts evidence down for a check. While the bicycle is as far as when it was last seen, changes are laid
+ * over what was seen; once it is further, what is seen now stands for itself.
+ */
+export function observe(bicycle: Bicycle, check: Check, changes: Evidence): Command {
+  const latest = latestObservations(bicycle).get(check.id);
+  const goesOn = latest?.seenAs === bicycle.seenAs;
+  return {
+    type: 'addObservation',
+    observation: {
+      id: newId(),
+      check: check.id,
+      at: new Date().toISOString(),
+      evidence: goesOn ? mergedEvidence(latest.evidence, changes) : mergedEvidence({}, changes),
+      note: goesOn ? latest.note : '',
+      seenAs: bicycle.seenAs,
+      withdrawn: false,
+    },
+  };
+}
