@@ -6,10 +6,12 @@ import { bearingsIdentifyBall } from './bearings/identifyBall';
 import { buyAge } from './buy/age';
 import { buyAppraise } from './buy/appraise';
 import { buyComparables } from './buy/comparables';
+import { buyFeatures } from './buy/features';
 import { buyFit } from './buy/fit';
 import type { Calculator } from './calculator';
 import { cleanOptions } from './clean/options';
 import { decideJobs } from './decide/jobs';
+import { decideWeigh } from './decide/weigh';
 import { inspectChainWear } from './inspect/chainWear';
 import { inspectCrankPlay } from './inspect/crankPlay';
 import { inspectDiagnose } from './inspect/diagnose';
@@ -41,6 +43,7 @@ export const registry = [
   buyComparables,
   buyFit,
   buyAge,
+  buyFeatures,
   inspectChainWear,
   inspectDisc,
   inspectCrankPlay,
@@ -56,6 +59,7 @@ export const registry = [
   inspectOpenComplaints,
   inspectLookOver,
   decideJobs,
+  decideWeigh,
   stripTurn,
   cleanOptions,
   bearingsBallCount,

@@ -106,7 +106,8 @@ describe('Decide', () => {
         parts: { low: 0, likely: 0, high: 0 },
         decision: 'keep',
         reason: '',
-        approval: null, done: false,
+        approval: null,
+        done: false,
       },
     };
     await drawStage(Decide, [kept]);

@@ -27,6 +27,45 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
     resale: { low: 26000, likely: 30000, high: 34000 },
     target: { kind: 'hourly', amount: 1500 },
   };
+  tourer.lead = {
+    ...tourer.lead,
+    advert:
+      'Lugged touring frame, green, seven gears, mudguards and rack. Stood in our boathouse, was my aunt’s. Needs a little love. Pick up only.',
+    kept: 'shed',
+    indoors: 'no',
+    crashed: 'no',
+    ridden: 'years',
+    papers: 'number',
+    distanceKm: 12,
+  };
+  tourer.size = { sizeMm: 560, convention: 'centre-top', standoverMm: 810, use: 'touring' };
+  tourer.features = {
+    'cantilever-brakes': true,
+    'rear-cogs-7': true,
+    'down-tube-shifters': true,
+    'quill-stem': true,
+    'rear-spacing-126': true,
+  };
+  tourer.comparables = [
+    {
+      id: 'c1',
+      label: 'Lugged tourer, blue, same class',
+      price: 29000,
+      soldOn: ago(24 * 60).slice(0, 10),
+      from: 'typed',
+      at: null,
+      off: false,
+    },
+    {
+      id: 'c2',
+      label: 'Tourer with dynamo lamps',
+      price: 33000,
+      soldOn: ago(24 * 200).slice(0, 10),
+      from: 'typed',
+      at: null,
+      off: false,
+    },
+  ];
 
   const staff = newBicycle('ferry-staff-7', ago(24 * 9), 'Ferry staff bike 7', {
     frame: 'step-through',
@@ -47,6 +86,7 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
   staff.note = 'Three-speed hub gear. Came with the building.';
   staff.appraisal = { ...staff.appraisal, asking: 3000, resale: { low: 12000, likely: 15000, high: 19000 } };
   staff.purchase = { paid: 3000, at: ago(24 * 8) };
+  staff.door = { post: 'fine', tyres: 'bad', 'hub-front': 'bad', cranks: 'bad', chain: 'bad', shifters: 'fine' };
   staff.brief = 'preserve';
   staff.observations = [
     {
@@ -190,5 +230,90 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
     resale: { low: 38000, likely: 46000, high: 52000 },
   };
 
-  return { bicycles: [tourer, staff, racer], settings: { ...USUAL_SETTINGS, name: 'Ticket hall workshop' } };
+  racer.lead = { ...racer.lead, indoors: 'yes', kept: 'indoors', ridden: 'year', distanceKm: 85 };
+  racer.complaints = [
+    {
+      id: 'said1',
+      complaints: ['late-engage'],
+      results: [{ test: 'chain-gauge', outcome: 'sound', at: ago(20) }],
+      unavailable: [],
+      closedAt: null,
+    },
+  ];
+
+  const visitor = newBicycle('harbour-mixte', ago(24 * 2), 'Harbour mixte', {
+    frame: 'mixte',
+    beadSeatMm: 622,
+    tyreWidthMm: 35,
+    bars: 'swept',
+    stem: 'quill',
+    brakes: 'direct-pull',
+    frameMaterial: 'aluminium',
+    chain: '5-8-speed',
+    cranks: 'square-taper',
+    wheels: 'quick-release',
+    mudguards: true,
+    rack: true,
+  });
+  visitor.note = 'Ridden to the ferry every day.';
+  visitor.purpose = 'customer';
+  visitor.customer = 'Ilse, upstairs';
+  visitor.observations = [
+    {
+      id: 'v1',
+      check: 'chain',
+      at: ago(30),
+      evidence: { pitches: 24, lengthMm: 308.1 },
+      note: '',
+      seenAs: 'bought',
+      withdrawn: false,
+    },
+    {
+      id: 'v2',
+      check: 'pads-front',
+      at: ago(30),
+      evidence: { readingsMm: [1.8, 2.2] },
+      note: '',
+      seenAs: 'bought',
+      withdrawn: false,
+    },
+    {
+      id: 'v3',
+      check: 'grip-right',
+      at: ago(30),
+      evidence: { outcome: 'sticky' },
+      note: '',
+      seenAs: 'bought',
+      withdrawn: false,
+    },
+    {
+      id: 'v4',
+      check: 'hub-front',
+      at: ago(30),
+      evidence: { feel: 'smooth', play: 'none' },
+      note: '',
+      seenAs: 'bought',
+      withdrawn: false,
+    },
+    {
+      id: 'v5',
+      check: 'frame',
+      at: ago(30),
+      evidence: { outcome: 'rust' },
+      note: '',
+      seenAs: 'bought',
+      withdrawn: false,
+    },
+    {
+      id: 'v6',
+      check: 'derailleur-rear',
+      at: ago(29),
+      evidence: { outcome: 'slow' },
+      note: '',
+      seenAs: 'bought',
+      withdrawn: false,
+    },
+  ];
+
+  return { bicycles: [tourer, staff, racer, visitor], settings: { ...USUAL_SETTINGS, name: 'Ticket hall workshop' } };
 }

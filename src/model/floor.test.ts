@@ -110,7 +110,8 @@ describe('what a change is called', () => {
         parts: { low: 0, likely: 0, high: 0 },
         decision: 'keep',
         reason: '',
-        approval: null, done: false,
+        approval: null,
+        done: false,
       },
     },
   });

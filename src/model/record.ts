@@ -3,7 +3,7 @@ import { houseRules } from '@/core/bearings/grade';
 import { MISMATCH_ANSWERS } from '@/core/bearings/counts';
 import { bicycleKind, BRIEFS } from '@/core/bicycle';
 import { currencyCode, minorUnits, orderedRange, workMinutes } from '@/core/fields';
-import { evidence } from '@/core/inspect/checks';
+import { evidence } from '@/core/inspect/evidence';
 import { SEEN_AS } from '@/core/inspect/seenAs';
 import { CONVENTIONS } from '@/core/buy/conventions';
 

@@ -40,7 +40,8 @@ const keep: Command = {
     parts: { low: 1200, likely: 1800, high: 3200 },
     decision: 'keep',
     reason: '',
-    approval: null, done: false,
+    approval: null,
+    done: false,
   },
 };
 

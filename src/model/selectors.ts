@@ -1,6 +1,6 @@
 import type { AdjustConeInput } from '@/core/bearings/adjustCone';
 import type { BuyAppraiseInput } from '@/core/buy/appraise';
-import type { Evidence } from '@/core/inspect/checks';
+import type { Evidence } from '@/core/inspect/evidence';
 import type { SeenAs } from '@/core/inspect/seenAs';
 import { judgeTorque } from '@/core/rebuild/judgeTorque';
 import type { Bolt } from '@/core/rebuild/bolts';
@@ -51,6 +51,24 @@ export function appraisalInput(bicycle: Bicycle, settings: WorkshopSettings, oth
     target,
     confidence,
     travel: bicycle.purchase || distanceKm === null ? null : { distanceKm, costPerKm, haggle },
+  };
+}
+
+/** The question for `money.samples`, with the costs as the appraisal reckoned them. */
+export function samplesInput(
+  bicycle: Bicycle,
+  settings: WorkshopSettings,
+  costs: AppraiseInput['costs'],
+): AppraiseInput {
+  const { resale, otherCosts } = bicycle.appraisal;
+  // What a slider moves stays out of the question, so that a drag asks nothing.
+  return {
+    currency: settings.currency,
+    asking: 0,
+    resale,
+    otherCosts,
+    costs,
+    target: { kind: 'profit', amount: 0 },
   };
 }
 

@@ -1,5 +1,5 @@
 import { chainPercent } from '@/core/inspect/chainPitch';
-import type { Evidence } from '@/core/inspect/checks';
+import type { Evidence } from '@/core/inspect/evidence';
 import { SEEN_WORDS } from '@/core/inspect/seenAs';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Command } from './commands';

@@ -20,7 +20,9 @@ export function dialTurn(steps: number, seed: number): number[] {
     const turn = i / steps;
     const off = Math.min(Math.abs(turn - bendAt), 1 - Math.abs(turn - bendAt));
     const value =
-      lean * Math.cos(2 * Math.PI * turn - leanAt) + bend * Math.exp(-((off / 0.08) ** 2)) + (dice(seed + 10 + i) - 0.5) * 0.04;
+      lean * Math.cos(2 * Math.PI * turn - leanAt) +
+      bend * Math.exp(-((off / 0.08) ** 2)) +
+      (dice(seed + 10 + i) - 0.5) * 0.04;
     return Math.round(value * 100) / 100;
   });
 }

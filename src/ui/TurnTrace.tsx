@@ -58,7 +58,14 @@ export function TurnTrace({ readings, unit, label }: { readings: number[]; unit:
         {readings.map((value, i) => (
           <circle key={i} cx={x(i)} cy={y(value)} r="2.2" fill="var(--mui-palette-sheet-line)" />
         ))}
-        <circle cx={x(at)} cy={y(high)} r="5.5" fill="none" stroke="var(--mui-palette-primary-main)" strokeWidth="2.4" />
+        <circle
+          cx={x(at)}
+          cy={y(high)}
+          r="5.5"
+          fill="none"
+          stroke="var(--mui-palette-primary-main)"
+          strokeWidth="2.4"
+        />
       </svg>
     </Box>
   );

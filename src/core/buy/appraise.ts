@@ -4,13 +4,11 @@ import { defineCalculator } from '../calculator';
 import { currencyCode, minorUnits, orderedRange, workMinutes } from '../fields';
 import { appraiseShape, moneyAppraise, type Appraisal, type AppraiseInput } from '../money/appraise';
 import { moneyDrive, type Drive } from '../money/drive';
+import { DOOR_LINE } from './doorLine';
 import { doorChecksFor, doorLines, type DoorHistory, type DoorLine } from './door';
 
 const id = z.string().min(1).max(64);
 const answer = z.enum(['fine', 'bad']);
-
-/** Lines that put own figures in the stead of the table's carry this before the id of the door check. */
-export const DOOR_LINE = 'door:';
 
 const input = z.strictObject({
   kind: bicycleKind.prefault({}),
@@ -43,7 +41,11 @@ const input = z.strictObject({
   target: z.strictObject({ kind: z.enum(['profit', 'hourly']), amount: minorUnits }),
   confidence: z.number().min(0.5).max(0.99).default(0.8),
   travel: z
-    .strictObject({ distanceKm: z.number().min(0).max(3000), costPerKm: minorUnits, haggle: z.number().min(0).max(0.6) })
+    .strictObject({
+      distanceKm: z.number().min(0).max(3000),
+      costPerKm: minorUnits,
+      haggle: z.number().min(0).max(0.6),
+    })
     .nullable()
     .default(null)
     .describe('null once one stands at the door: the travel is spent'),

@@ -4,6 +4,8 @@ import { defineCalculator } from '../calculator';
 import type { Range } from '../fields';
 import { chainReactions, jobRules, type JobRule, type Need } from './data/rules';
 
+export type { Need };
+
 const input = z.strictObject({
   brief: z.enum(BRIEFS),
   kind: bicycleKind.prefault({}),

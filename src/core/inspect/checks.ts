@@ -1,8 +1,7 @@
-import { z } from 'zod';
 import { appliesTo, type BicycleKind } from '../bicycle';
 import type { StateId } from '../vocabulary/vocabulary';
 import { CHECK_KINDS, checkTable, outcomeTable } from './data/lookOver';
-import { SPOKE_FEELS } from './spokeMap';
+import type { Evidence, HandState } from './evidence';
 
 export interface Outcome {
   id: string;
@@ -91,41 +90,6 @@ export function checkPlaces(kind: BicycleKind, set: 'quick' | 'full' = 'full'): 
   }
   return [...places.values()];
 }
-
-export const HAND_STATES = ['fine', 'watch', 'service', 'replace', 'unsafe'] as const;
-export type HandState = (typeof HAND_STATES)[number];
-
-/** What a check takes down, by its kind; the raw evidence that is stored, never a verdict. */
-export const evidence = z.strictObject({
-  outcome: z.string().max(40).optional(),
-  /** Judged by eye, with no reading; a reading taken later stands in its stead. */
-  byEye: z.enum(HAND_STATES).optional(),
-  feel: z.enum(['smooth', 'light-rumble', 'gritty', 'notchy', 'tight', 'seized', 'unknown']).optional(),
-  play: z.enum(['none', 'slight', 'clear', 'unknown']).optional(),
-  grease: z.enum(['fresh', 'dirty', 'dry', 'rusty', 'unknown']).optional(),
-  cup: z.enum(['bright', 'dull', 'pitted', 'unknown']).optional(),
-  cone: z.enum(['bright', 'dull', 'pitted', 'unknown']).optional(),
-  balls: z.enum(['bright', 'dull', 'rusty', 'short', 'unknown']).optional(),
-  /** Rock at the rim, stop to stop, and how long it spins: readings to compare with afterwards. */
-  rimMm: z.number().min(0).max(50).optional(),
-  spinS: z.number().min(0).max(600).optional(),
-  readingsMm: z.array(z.number()).max(144).optional(),
-  minimumMm: z.number().optional(),
-  pitches: z.number().optional(),
-  lengthMm: z.number().optional(),
-  dropsInAtPercent: z.number().optional(),
-  notAtPercent: z.number().nullable().optional(),
-  left: z.enum(['firm', 'loose']).optional(),
-  right: z.enum(['firm', 'loose']).optional(),
-  gaps: z
-    .array(z.strictObject({ clockDeg: z.number().min(0).max(360), gapMm: z.number().min(0).max(500) }))
-    .max(12)
-    .optional(),
-  bentBefore: z.boolean().optional(),
-  pairs: z.array(z.enum(SPOKE_FEELS)).max(24).optional(),
-  code: z.string().max(4).optional(),
-});
-export type Evidence = z.output<typeof evidence>;
 
 /** What "looked, found nothing" puts down for a check, or null where only a reading tells. */
 export function nothingFound(check: Check): Evidence | null {

@@ -3,7 +3,8 @@ import { houseRules } from '../bearings/grade';
 import { bicycleKind, BRIEFS } from '../bicycle';
 import { defineCalculator } from '../calculator';
 import { placeLabel, type StateId } from '../vocabulary/vocabulary';
-import { checksFor, evidence } from './checks';
+import { checksFor } from './checks';
+import { evidence } from './evidence';
 import { SEEN_AS, type SeenAs } from './seenAs';
 import { judgeCheck, NOT_LOOKED, type Judgement } from './judgeCheck';
 

@@ -2,9 +2,7 @@ import { z } from 'zod';
 import { defineCalculator } from '../calculator';
 import { roundTo } from '../numbers';
 import { row, type Judged } from '../verdict';
-
-export const SPOKE_FEELS = ['even', 'soft', 'slack', 'hard', 'broken'] as const;
-export type SpokeFeel = (typeof SPOKE_FEELS)[number];
+import { SPOKE_FEELS, type SpokeFeel } from './evidence';
 
 /** A hand's scale of tension, in shares of what the others feel like; only differences are judged by it. */
 const TENSION: Record<SpokeFeel, number> = { broken: 0, slack: 0.2, soft: 0.65, even: 1, hard: 1.35 };

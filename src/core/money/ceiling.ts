@@ -1,4 +1,4 @@
-import { floorForgiving } from '../numbers';
+import { floorForgiving, quantileSorted } from '../numbers';
 import { quantileSelected } from './select';
 
 export interface Samples {
@@ -31,10 +31,19 @@ export function ceilingOf(samples: Samples, target: Target, labourPerHour: numbe
   return Math.max(0, floorForgiving(quantileSelected(payableOf(samples, target, labourPerHour), 1 - confidence)));
 }
 
-/** The share of the trials in which a price leaves what is wanted. */
-export function chanceAt(samples: Samples, target: Target, labourPerHour: number, price: number): number {
-  const payable = payableOf(samples, target, labourPerHour);
-  let count = 0;
-  for (const value of payable) if (value >= price - 1e-6) count++;
-  return count / payable.length;
+/** The ceiling from what could be paid, sorted: one look-up, for a confidence that is being dragged. */
+export function sortedCeiling(sorted: ArrayLike<number>, confidence: number): number {
+  return Math.max(0, floorForgiving(quantileSorted(sorted, 1 - confidence)));
+}
+
+/** The share of the trials in which a price leaves what is wanted, from what could be paid, sorted. */
+export function sortedChance(sorted: ArrayLike<number>, price: number): number {
+  let low = 0;
+  let high = sorted.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (sorted[middle]! < price - 1e-6) low = middle + 1;
+    else high = middle;
+  }
+  return (sorted.length - low) / sorted.length;
 }

@@ -84,7 +84,12 @@ export function readiness(question: ReadyQuestion): Ready {
     if (here.every((finding) => finding.state === 'not-looked-at'))
       missing.push({ kind: 'not-looked-at', id: place, words: `${placeLabel(place)}: not looked at`, blocks: false });
     else if (here.some((finding) => finding.again))
-      missing.push({ kind: 'again', id: place, words: `${placeLabel(place)}: look again, it is clean now`, blocks: false });
+      missing.push({
+        kind: 'again',
+        id: place,
+        words: `${placeLabel(place)}: look again, it is clean now`,
+        blocks: false,
+      });
   }
   missing.sort((a, b) => Number(b.blocks) - Number(a.blocks));
   return { ready: missing.every((item) => !item.blocks), missing };

@@ -1,7 +1,8 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { checkById, nothingFound, type Evidence } from '@/core/inspect/checks';
+import { checkById, nothingFound } from '@/core/inspect/checks';
+import type { Evidence } from '@/core/inspect/evidence';
 import type { Bolt } from '@/core/rebuild/bolts';
 import type { BenchTask } from '@/model/record';
 import { latestObservations, trayFor } from '@/model/selectors';

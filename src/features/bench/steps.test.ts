@@ -52,7 +52,8 @@ describe('the steps of the bench', () => {
       parts: { low: 0, likely: 0, high: 0 },
       decision: 'keep' as const,
       reason: '',
-      approval: null, done: false,
+      approval: null,
+      done: false,
     };
     const list = steps('jobs', { jobs: [job, { ...job, id: 'j2', decision: 'drop' }] });
     expect(list).toMatchObject([

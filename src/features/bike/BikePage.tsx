@@ -12,6 +12,7 @@ import { DrawingLegend } from '@/ui/drawing/DrawingLegend';
 import { money } from '@/ui/format';
 import { useKeys } from '@/ui/keys/useKeys';
 import { Buy } from '../buy/Buy';
+import { sellerStandsBy, useBuyPart } from '../buy/useBuyPart';
 import { Clean } from '../clean/Clean';
 import { Decide } from '../decide/Decide';
 import { HandOver } from '../hand-over/HandOver';
@@ -114,6 +115,8 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
       setLooking(next);
     } else setPlace(next);
   }
+  const [part] = useBuyPart();
+  const hush = stage === 'buy' && sellerStandsBy(bicycle, part);
   const timeCell = <WorkClock bicycle={bicycle} send={send} stage={stage} clock={clock} />;
   return (
     <>
@@ -152,6 +155,7 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
           small={!AT_THE_STAND.includes(stage)}
           unprinted={stage === 'hand-over'}
           clock={timeCell}
+          hush={hush}
           onOpen={open}
         />
         <Box
@@ -216,7 +220,7 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
         className="no-print"
         sx={{ display: { xs: 'block', md: 'none' }, position: 'fixed', left: 0, right: 0, bottom: 0, zIndex: 5 }}
       >
-        <TitleBlock bicycle={bicycle} lookOver={lookOver} clock={timeCell} />
+        <TitleBlock bicycle={bicycle} lookOver={lookOver} clock={timeCell} hush={hush} />
       </Box>
     </>
   );

@@ -9,7 +9,17 @@ import { useState } from 'react';
 import { withConsequences, type BicycleKind } from '@/core/bicycle';
 
 type OptionKey =
-  'frame' | 'frameMaterial' | 'bars' | 'stem' | 'brakes' | 'gears' | 'chain' | 'cranks' | 'wheels' | 'bottomBracket';
+  | 'frame'
+  | 'frameMaterial'
+  | 'fork'
+  | 'bars'
+  | 'stem'
+  | 'brakes'
+  | 'gears'
+  | 'chain'
+  | 'cranks'
+  | 'wheels'
+  | 'bottomBracket';
 
 const OPTIONS: { key: OptionKey; label: string; values: [string, string][] }[] = [
   {
@@ -31,6 +41,14 @@ const OPTIONS: { key: OptionKey; label: string; values: [string, string][] }[] =
       ['steel', 'Steel'],
       ['aluminium', 'Aluminium'],
       ['carbon', 'Carbon'],
+    ],
+  },
+  {
+    key: 'fork',
+    label: 'Fork',
+    values: [
+      ['rigid', 'Rigid'],
+      ['suspension', 'Suspension'],
     ],
   },
   {
@@ -121,6 +139,7 @@ const FITTINGS = [
   ['rack', 'Rack'],
   ['lights', 'Lights'],
   ['basket', 'Basket'],
+  ['electric', 'Electric'],
 ] as const;
 
 const BEAD_SEATS = [

@@ -58,8 +58,11 @@ export function Sheet({
   clock,
   small,
   unprinted,
+  hush,
   onOpen,
 }: StageProps & {
+  /** What it may cost stays out of the title block. */
+  hush: boolean;
   /** On a phone the drawing steps back where the figures decide. */
   small: boolean;
   /** The sheet that goes with the bicycle has a drawing of its own. */
@@ -172,7 +175,7 @@ export function Sheet({
         </Box>
       </Box>
       <Box sx={{ display: { xs: 'none', md: 'block' } }}>
-        <TitleBlock bicycle={bicycle} lookOver={lookOver} clock={clock} />
+        <TitleBlock bicycle={bicycle} lookOver={lookOver} clock={clock} hush={hush} />
       </Box>
     </Box>
   );

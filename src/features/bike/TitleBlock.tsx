@@ -42,13 +42,17 @@ export function TitleBlock({
   bicycle,
   lookOver,
   clock,
+  hush = false,
 }: {
   bicycle: Bicycle;
+  /** The seller stands beside: what it may cost is not for these eyes. */
+  hush?: boolean;
   lookOver: LookOver | null;
   clock: ReactNode;
 }) {
   const { currency } = useSettings();
-  const ceiling = useCeiling(bicycle);
+  const known = useCeiling(bicycle);
+  const ceiling = hush ? null : known;
   const paid = spent(bicycle);
   const bought = bicycle.purchase !== null;
   const shown = bought ? paid : bicycle.appraisal.asking;
@@ -90,7 +94,10 @@ export function TitleBlock({
           </>
         }
       />
-      <Cell label="Not looked at" value={missing === null ? '…' : missing === 0 ? 'none' : missing === 1 ? '1 place' : `${missing} places`} />
+      <Cell
+        label="Not looked at"
+        value={missing === null ? '…' : missing === 0 ? 'none' : missing === 1 ? '1 place' : `${missing} places`}
+      />
       <Cell label="Time put down" value={clock} />
     </Box>
   );

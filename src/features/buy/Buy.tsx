@@ -1,312 +1,55 @@
 'use client';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { memo, useState } from 'react';
-import type { Appraisal } from '@/core/money/appraise';
-import { stateOf } from '@/core/vocabulary/vocabulary';
-import type { CostLine } from '@/model/record';
-import { appraisalInput } from '@/model/selectors';
-import { newId } from '@/store/browser';
+import dynamic from 'next/dynamic';
 import { Choices } from '@/ui/Choices';
-import { hours, money, percent } from '@/ui/format';
-import { RangeFields } from '@/ui/RangeFields';
-import { ReadingField } from '@/ui/ReadingField';
-import { BigNumber, Section } from '@/ui/Section';
-import { SpreadChart } from '@/ui/SpreadChart';
-import { stateColour } from '@/ui/StateMark';
-import { Working } from '@/ui/Working';
-import { useReckon } from '../workshop/useReckon';
-import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
-import { Disclosure } from '@/ui/Disclosure';
-import { RuledList } from '@/ui/RuledList';
+import { Section } from '@/ui/Section';
+import { useAppraisal } from '../bike/useCeiling';
+import { goToStage } from '../bike/stageLink';
+import type { StageProps } from '../workshop/WorkshopProvider';
+import { Purchase, PurposeSection } from './Purchase';
+import { BUY_PARTS, useBuyPart } from './useBuyPart';
 
-const VERDICT_WORDS = { buy: 'Buy', haggle: 'Haggle', 'walk-away': 'Walk away' } as const;
-const CHANCES = [
-  { id: '0', label: 'No' },
-  { id: '0.25', label: 'Unlikely' },
-  { id: '0.5', label: 'Perhaps' },
-  { id: '0.75', label: 'Likely' },
-  { id: '1', label: 'Surely' },
-] as const;
-const CONFIDENCES = [
-  { id: '0.6', label: '60 %' },
-  { id: '0.7', label: '70 %' },
-  { id: '0.8', label: '80 %' },
-  { id: '0.9', label: '90 %' },
-] as const;
+const Lead = dynamic(() => import('./Lead').then((module) => module.Lead), { ssr: false });
+const Door = dynamic(() => import('./Door').then((module) => module.Door), { ssr: false });
+const Figures = dynamic(() => import('./Figures').then((module) => module.Figures), { ssr: false });
+const AgeAndFit = dynamic(() => import('./AgeAndFit').then((module) => module.AgeAndFit), { ssr: false });
 
-function Outcome({ found, currency, stale }: { found: Appraisal; currency: string; stale: boolean }) {
-  const tone = stateColour(stateOf('money.appraise', found.verdict));
-  return (
-    <Box aria-live="polite" sx={{ opacity: stale ? 0.55 : 1, transition: 'opacity 120ms' }}>
-      <Box
-        sx={{
-          display: 'grid',
-          gridTemplateColumns: { xs: '1fr 1fr', sm: 'auto auto auto auto' },
-          gap: { xs: 2, sm: 4 },
-          mb: 2,
-          justifyContent: 'start',
-        }}
-      >
-        <BigNumber value={money(found.ceiling, currency, true)} label="the most to pay" />
-        <BigNumber value={VERDICT_WORDS[found.verdict]} label="at the asking price" tone={tone} />
-        <BigNumber value={percent(found.atAsking.lossChance)} label="chance of a loss" />
-        <BigNumber
-          value={found.atAsking.hourly ? money(found.atAsking.hourly.p50, currency, true) : 'no time'}
-          label="an hour, middle case"
-        />
-      </Box>
-      {found.reasons.map((reason) => (
-        <Typography key={reason} sx={{ maxWidth: '62ch' }}>
-          {reason}
-        </Typography>
-      ))}
-      <Box sx={{ mt: 2 }}>
-        <SpreadChart
-          bins={found.spread}
-          middle={found.atAsking.profit.p50}
-          currency={currency}
-          label={`Profit at the asking price: nine times in ten over ${money(found.atAsking.profit.p10, currency)}, in the middle ${money(found.atAsking.profit.p50, currency)}`}
-        />
-        <Typography variant="caption" sx={{ color: 'text.secondary' }}>
-          Profit at the asking price, before your own time is paid; hatched is a loss. Between{' '}
-          {hours(found.minutes.p10)} and {hours(found.minutes.p90)} of work.
-        </Typography>
-      </Box>
-      <Working rows={found.working} />
-    </Box>
-  );
-}
-
-/** What is drawn again only when its own line changes: every tap moves all lifts, and no row should be laid anew for that. */
-const CostAnswers = memo(function CostAnswers({
-  line,
-  currency,
-  send,
-}: { line: CostLine; currency: string } & Pick<StageProps, 'send'>) {
-  const put = (changes: Partial<CostLine>) => send({ type: 'putCostLine', line: { ...line, ...changes } });
-  const nearest = CHANCES.find((chance) => Number(chance.id) === line.chance)?.id ?? null;
-  return (
-    <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
-      {line.kind === 'fault' ? (
-        <Choices
-          label={`How sure is: ${line.label}`}
-          hideLabel
-          options={CHANCES}
-          value={nearest}
-          onChoose={(chance) => put({ chance: Number(chance) })}
-        />
-      ) : (
-        <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>Every bicycle takes this.</Box>
-      )}
-      <Disclosure
-        wide
-        summary={
-          <>
-            {money(line.parts.low, currency, true)} to {money(line.parts.high, currency, true)},{' '}
-            {hours(line.minutes.low)} to {hours(line.minutes.high)}
-          </>
-        }
-      >
-        <Box data-readings sx={{ display: 'grid', gap: 1.5, pt: 1.5 }}>
-          <RangeFields
-            label="Parts"
-            kind="money"
-            unit={currency}
-            range={line.parts}
-            onCommit={(parts) => put({ parts })}
-            width={134}
-          />
-          <RangeFields
-            label="Work"
-            kind="number"
-            unit="min"
-            range={line.minutes}
-            onCommit={(minutes) => put({ minutes })}
-            width={134}
-          />
-          <Box>
-            <Button size="small" color="inherit" onClick={() => send({ type: 'removeCostLine', line: line.id })}>
-              Leave this line out
-            </Button>
-          </Box>
-        </Box>
-      </Disclosure>
-    </Box>
-  );
-});
-
-function CostRow({
-  line,
-  lift,
-  currency,
-  send,
-}: { line: CostLine; lift: number | null; currency: string } & Pick<StageProps, 'send'>) {
-  return (
-    <Box component="li" sx={{ py: 1.5 }}>
-      <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2, mb: 1 }}>
-        <Box sx={{ fontWeight: 600 }}>{line.label}</Box>
-        <Box sx={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
-          <b>{lift === null ? '' : money(lift, currency)}</b>
-          <Box component="span" sx={{ display: 'block', fontSize: '0.78rem', color: 'text.secondary' }}>
-            off the ceiling
-          </Box>
-        </Box>
-      </Box>
-      <CostAnswers line={line} currency={currency} send={send} />
-    </Box>
-  );
-}
-
-function AddLine({ taken, send }: { taken: string[] } & Pick<StageProps, 'send'>) {
-  const [label, setLabel] = useState('');
-  const twice = taken.includes(label.trim());
-  const add = () => {
-    if (label.trim() === '' || twice) return;
-    send({
-      type: 'putCostLine',
-      line: {
-        id: newId(),
-        label: label.trim().slice(0, 120),
-        kind: 'fault',
-        chance: 0.5,
-        parts: { low: 0, likely: 1000, high: 3000 },
-        minutes: { low: 15, likely: 30, high: 60 },
-      },
-    });
-    setLabel('');
-  };
-  return (
-    <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'start', borderTop: '1px solid', borderColor: 'divider', pt: 2 }}>
-      <TextField
-        label="Another fault you see"
-        value={label}
-        error={twice}
-        helperText={twice ? 'There is a line of that name.' : undefined}
-        onChange={(event) => setLabel(event.target.value)}
-        onKeyDown={(event) => event.key === 'Enter' && add()}
-        sx={{ flex: 1, maxWidth: 420 }}
-      />
-      <Button variant="outlined" onClick={add}>
-        Add
-      </Button>
-    </Box>
-  );
-}
-
-/** What may be paid: figures in, ceiling out, and what moves it. */
+/** Buying, in the order in which it happens: the lead, the door, the figures, and whom it fits. */
 export function Buy({ bicycle, send }: StageProps) {
-  const settings = useSettings();
-  const { currency } = settings;
-  const { appraisal } = bicycle;
-  const known = appraisal.resale.high > 0;
-  const reckoning = useReckon<Appraisal>('money.appraise', known ? appraisalInput(bicycle, settings) : null);
-  const found = reckoning.output;
-  const lifts = new Map(found?.drivers.map((driver) => [driver.label, driver.lift]));
-  const order = new Map(found?.drivers.map((driver, i) => [driver.label, i]));
-  const lines = [...appraisal.lines].sort((a, b) =>
-    a.kind === b.kind ? (order.get(a.label) ?? 99) - (order.get(b.label) ?? 99) : a.kind === 'standing' ? -1 : 1,
-  );
-  const put = (changes: Partial<Omit<typeof appraisal, 'lines'>>) => send({ type: 'setAppraisal', changes });
+  const [part, go] = useBuyPart();
+  const reckoning = useAppraisal(bicycle);
+  const customer = bicycle.purpose === 'customer';
+  const parts = customer ? BUY_PARTS.filter((each) => each.id === 'age') : BUY_PARTS;
+  const shown = customer ? 'age' : part;
   return (
     <>
-      <Section title="What may it cost?">
-        {!known && (
-          <Typography sx={{ mb: 2 }}>
-            Say what it may fetch, from sold ones and not from asked ones, and the ceiling appears.
-          </Typography>
-        )}
-        {reckoning.failed && (
-          <Typography role="alert">The reckoning stopped. Reload the page; nothing you entered is lost.</Typography>
-        )}
-        {reckoning.errors.map((error) => (
-          <Typography key={error.path} role="alert" color="error">
-            {error.message}
-          </Typography>
-        ))}
-        {known && !found && reckoning.pending && <Typography role="status">Reckoning…</Typography>}
-        {found && <Outcome found={found} currency={currency} stale={reckoning.pending} />}
-      </Section>
-      <Section title="The figures">
-        <Box data-readings sx={{ display: 'grid', gap: 2 }}>
-          <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
-            <ReadingField
-              label="Asked for it"
-              kind="money"
-              unit={currency}
-              value={appraisal.asking}
-              onCommit={(asking) => put({ asking })}
-            />
-            <RangeFields
-              label="May fetch"
-              kind="money"
-              unit={currency}
-              range={appraisal.resale}
-              onCommit={(resale) => put({ resale })}
-              width={140}
-            />
-          </Box>
-          <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'end' }}>
-            <ReadingField
-              label={appraisal.target.kind === 'hourly' ? 'Wanted an hour' : 'Profit wanted'}
-              kind="money"
-              unit={currency}
-              value={appraisal.target.amount}
-              onCommit={(amount) => put({ target: { ...appraisal.target, amount } })}
-            />
-            <Choices
-              label="Wanted as"
-              options={
-                [
-                  { id: 'hourly', label: 'A wage' },
-                  { id: 'profit', label: 'A profit' },
-                ] as const
-              }
-              value={appraisal.target.kind}
-              onChoose={(kind) => put({ target: { ...appraisal.target, kind } })}
-            />
-            <Choices
-              label="How sure to be"
-              options={CONFIDENCES}
-              value={CONFIDENCES.find((c) => Number(c.id) === appraisal.confidence)?.id ?? null}
-              onChoose={(confidence) => put({ confidence: Number(confidence) })}
-            />
-            <ReadingField
-              label="Travel and other"
-              kind="money"
-              unit={currency}
-              value={appraisal.otherCosts}
-              onCommit={(otherCosts) => put({ otherCosts })}
-            />
-          </Box>
+      {parts.length > 1 && (
+        <Box sx={{ mb: 3 }}>
+          <Choices label="Part of the buying" hideLabel options={parts} value={shown} onChoose={go} />
         </Box>
-      </Section>
-      <Section title="What it may need" aside="dearest first">
-        <RuledList>
-          {lines.map((line) => (
-            <CostRow key={line.id} line={line} lift={lifts.get(line.label) ?? null} currency={currency} send={send} />
-          ))}
-        </RuledList>
-        <AddLine taken={appraisal.lines.map((line) => line.label)} send={send} />
-      </Section>
-      <Section title="Bought?">
-        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
-          <ReadingField
-            label="Paid for it"
-            kind="money"
-            unit={currency}
-            value={bicycle.purchase?.paid ?? null}
-            onCommit={(paid) => send({ type: 'recordPurchase', paid, at: new Date().toISOString() })}
-            onClear={() => send({ type: 'recordPurchase', paid: null, at: new Date().toISOString() })}
-          />
-          <Typography variant="body2" sx={{ color: 'text.secondary', flex: 1, minWidth: 240 }}>
-            Look for a serial number and ask for proof that it is the seller’s to sell. Rules on second-hand dealing,
-            children’s and electric bicycles are local: look them up.
+      )}
+      {customer && (
+        <Section title="A customer’s bicycle">
+          <Typography sx={{ maxWidth: '60ch' }}>
+            No price is paid for it. Look it over, then{' '}
+            <Box
+              component="button"
+              onClick={() => goToStage(bicycle.id, 'decide')}
+              sx={{ all: 'unset', cursor: 'pointer', color: 'primary.main', textDecoration: 'underline' }}
+            >
+              decide
+            </Box>
+            : the estimate is made there, and the owner’s word is put down line by line.
           </Typography>
-        </Box>
-      </Section>
+        </Section>
+      )}
+      {shown === 'lead' && <Lead bicycle={bicycle} send={send} found={reckoning.output} />}
+      {shown === 'door' && <Door bicycle={bicycle} send={send} found={reckoning.output} />}
+      {shown === 'figures' && <Figures bicycle={bicycle} send={send} reckoning={reckoning} />}
+      {shown === 'age' && <AgeAndFit bicycle={bicycle} send={send} />}
+      {shown !== 'door' && <PurposeSection bicycle={bicycle} send={send} />}
+      {shown !== 'lead' && <Purchase bicycle={bicycle} send={send} />}
     </>
   );
 }

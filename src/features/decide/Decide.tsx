@@ -5,11 +5,12 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Brief } from '@/core/bicycle';
+import type { Need } from '@/core/decide/jobs';
 import type { ProposedJob } from '@/core/decide/jobs';
 import type { Appraisal } from '@/core/money/appraise';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Job } from '@/model/record';
-import { decidedInput } from '@/model/selectors';
+import { decidedInput, workedMinutes } from '@/model/selectors';
 import { newId } from '@/store/browser';
 import { Choices } from '@/ui/Choices';
 import { hours, money, percent } from '@/ui/format';
@@ -17,7 +18,11 @@ import { ReadingField } from '@/ui/ReadingField';
 import { BigNumber, Section } from '@/ui/Section';
 import { stateColour } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';
+import { Alternatives } from './Alternatives';
+import { asJob } from './asJob';
 import { Deliveries } from './Deliveries';
+import { Estimate } from './Estimate';
+import { JobRow } from './JobRow';
 import { useFindings } from '../bike/useFindings';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
@@ -38,106 +43,6 @@ const BRIEF_CHOICES: { id: Brief; label: string; words: string }[] = [
   { id: 'modernise', label: 'Modernise', words: 'Newer parts on an old frame; what fits what decides.' },
   { id: 'donor', label: 'Donor', words: 'Broken for its parts.' },
 ];
-
-const DROP_REASONS = ['Leave well alone', 'Not worth it here', 'The buyer will do it', 'Done already'];
-
-function asJob(proposed: ProposedJob): Job {
-  const { rule, title, place, minutes, parts } = proposed;
-  return { id: rule, rule, title, place, minutes, parts, decision: 'keep', reason: '', done: false, approval: null };
-}
-
-function JobRow({
-  job,
-  why,
-  because,
-  need,
-  decided,
-  currency,
-  send,
-}: { job: Job; why: string; because: string; need: string; decided: Job | undefined; currency: string } & Pick<
-  StageProps,
-  'send'
->) {
-  const [asking, setAsking] = useState(false);
-  const [reason, setReason] = useState('');
-  const drop = (words: string) => {
-    send({ type: 'decideJob', job: { ...(decided ?? job), decision: 'drop', reason: words.slice(0, 2000) } });
-    setAsking(false);
-    setReason('');
-  };
-  const dropped = decided?.decision === 'drop';
-  return (
-    <Box component="li" sx={{ py: 1.75 }}>
-      <Box
-        sx={{
-          display: 'grid',
-          gridTemplateColumns: { xs: '1fr', sm: 'minmax(0, 1fr) 96px 96px' },
-          gap: { xs: 0.5, sm: 2 },
-          alignItems: 'baseline',
-        }}
-      >
-        <Box sx={{ minWidth: 0 }}>
-          <Box sx={{ fontWeight: 640, fontSize: '1.05rem', textDecoration: dropped ? 'line-through' : 'none' }}>
-            {job.title}
-          </Box>
-          <Box sx={{ fontSize: '0.9rem' }}>{because}</Box>
-          <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
-            {need}. {why}
-          </Box>
-          {dropped && <Box sx={{ fontSize: '0.9rem' }}>Dropped: {decided.reason}</Box>}
-        </Box>
-        <Box sx={{ textAlign: { sm: 'right' } }}>
-          <b>{hours(job.minutes.likely)}</b>
-          <Box sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>to {hours(job.minutes.high)}</Box>
-        </Box>
-        <Box sx={{ textAlign: { sm: 'right' } }}>
-          <b>{money(job.parts.likely, currency, true)}</b>
-          <Box sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>to {money(job.parts.high, currency, true)}</Box>
-        </Box>
-      </Box>
-      <Box sx={{ display: 'flex', gap: 1, mt: 1, flexWrap: 'wrap', alignItems: 'center' }}>
-        <Button
-          size="small"
-          aria-pressed={decided?.decision === 'keep'}
-          variant={decided?.decision === 'keep' ? 'contained' : 'outlined'}
-          onClick={() => send({ type: 'decideJob', job: { ...(decided ?? job), decision: 'keep', reason: '' } })}
-        >
-          {decided?.decision === 'keep' ? 'Kept' : 'Keep'}
-        </Button>
-        {!dropped && (
-          <Button size="small" color="inherit" aria-expanded={asking} onClick={() => setAsking(!asking)}>
-            Drop, because…
-          </Button>
-        )}
-        {decided?.decision === 'keep' && (
-          <Button
-            size="small"
-            color="inherit"
-            aria-pressed={decided.done}
-            onClick={() => send({ type: 'finishJob', job: decided.id, done: !decided.done })}
-          >
-            {decided.done ? '✓ Done' : 'Mark as done'}
-          </Button>
-        )}
-      </Box>
-      {asking && (
-        <Box sx={{ display: 'flex', gap: 1, mt: 1.5, flexWrap: 'wrap', alignItems: 'center' }}>
-          {DROP_REASONS.map((words) => (
-            <Button key={words} size="small" variant="outlined" onClick={() => drop(words)}>
-              {words}
-            </Button>
-          ))}
-          <TextField
-            label="Another reason, then Enter"
-            value={reason}
-            onChange={(event) => setReason(event.target.value)}
-            onKeyDown={(event) => event.key === 'Enter' && reason.trim() && drop(reason.trim())}
-          />
-        </Box>
-      )}
-    </Box>
-  );
-}
 
 function AddJob({ currency, send }: { currency: string } & Pick<StageProps, 'send'>) {
   const [title, setTitle] = useState('');
@@ -212,23 +117,33 @@ function AddJob({ currency, send }: { currency: string } & Pick<StageProps, 'sen
 }
 
 /** Kept jobs, and needed ones nobody has decided on: those count until they are dropped on purpose. */
-function Sum({ bicycle, kept, undecided }: Pick<StageProps, 'bicycle'> & { kept: Job[]; undecided: Job[] }) {
+function Sum({
+  bicycle,
+  counted,
+  kept,
+  undecided,
+  trying,
+}: Pick<StageProps, 'bicycle'> & { counted: Job[]; kept: number; undecided: number; trying: boolean }) {
   const settings = useSettings();
   const { currency } = settings;
-  const known = bicycle.appraisal.resale.high > 0;
+  const customer = bicycle.purpose === 'customer';
+  const known = bicycle.appraisal.resale.high > 0 && !customer;
   const { output: found } = useReckon<Appraisal>(
     'money.appraise',
-    known ? decidedInput(bicycle, settings, [...kept, ...undecided]) : null,
+    known ? decidedInput(bicycle, settings, counted) : null,
   );
   const paid = bicycle.purchase?.paid ?? bicycle.appraisal.asking;
-  const counted = [...kept, ...undecided];
   const minutes = counted.reduce((sum, job) => sum + job.minutes.likely, 0);
   const parts = counted.reduce((sum, job) => sum + job.parts.likely, 0);
+  const worked = workedMinutes(bicycle);
+  const open = counted.filter((job) => !job.done).reduce((sum, job) => sum + job.minutes.likely, 0);
   const over = found ? paid - found.ceiling : 0;
   return (
     <Section
-      title="The sum against the ceiling"
-      aside={`${kept.length} kept${undecided.length ? `, ${undecided.length} needed and not decided yet` : ''}`}
+      title={
+        trying ? 'What if: the sum, without spoiling the plan' : customer ? 'The sum' : 'The sum against the ceiling'
+      }
+      aside={`${kept} kept${undecided ? `, ${undecided} needed and not decided yet` : ''}`}
     >
       <Box
         sx={{
@@ -236,9 +151,10 @@ function Sum({ bicycle, kept, undecided }: Pick<StageProps, 'bicycle'> & { kept:
           gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(4, auto)' },
           gap: { xs: 2, sm: 4 },
           justifyContent: 'start',
+          ...(trying && { borderLeft: '5px solid', borderColor: 'primary.main', pl: 2 }),
         }}
       >
-        <BigNumber value={hours(minutes)} label="work, likely" />
+        <BigNumber value={hours(minutes)} label={`work, likely; ${hours(worked)} put down, ${hours(open)} left`} />
         <BigNumber value={money(parts, currency, true)} label="parts, likely" />
         {found && <BigNumber value={money(found.ceiling, currency, true)} label="ceiling with these jobs" />}
         {found && (
@@ -260,98 +176,189 @@ function Sum({ bicycle, kept, undecided }: Pick<StageProps, 'bicycle'> & { kept:
           {over > 0 && ' Drop what the brief does not need, or make it a donor.'}
         </Typography>
       ) : (
-        <Typography sx={{ mt: 1.5, color: 'text.secondary' }}>
-          Say at Buy what it may fetch, and the ceiling stands beside the sum.
-        </Typography>
+        !customer && (
+          <Typography sx={{ mt: 1.5, color: 'text.secondary' }}>
+            Say at Buy what it may fetch, and the ceiling stands beside the sum.
+          </Typography>
+        )
       )}
       {found && <Working rows={found.working} />}
     </Section>
   );
 }
 
+const NEED_GROUPS: { need: Need; title: string }[] = [
+  { need: 'needed', title: 'Needed' },
+  { need: 'advised', title: 'Advised' },
+  { need: 'cosmetic', title: 'For its looks' },
+  { need: 'leave', title: 'Left alone on purpose' },
+];
+
+/** Proposals by how much they are needed; ways to do one thing stand together with the first of them. */
+function groupsOf(proposed: ProposedJob[]) {
+  const ways = new Map<string, ProposedJob[]>();
+  for (const job of proposed)
+    if (job.alternatives) ways.set(job.alternatives, [...(ways.get(job.alternatives) ?? []), job]);
+  const entry = (job: ProposedJob) => {
+    const together = job.alternatives ? ways.get(job.alternatives)! : [job];
+    return together[0] === job ? [together] : [];
+  };
+  return NEED_GROUPS.map(({ need, title }) => ({
+    need,
+    title,
+    entries: proposed.filter((job) => job.need === need).flatMap(entry),
+  })).filter((group) => group.entries.length > 0);
+}
+
 /** What is done, what is left alone and why, against what the bicycle can carry. */
 export function Decide({ bicycle, send }: StageProps) {
-  const { currency } = useSettings();
+  const { currency, labourPerHour } = useSettings();
   const lookOver = useFindings(bicycle);
+  const [tried, setTried] = useState<Record<string, boolean> | null>(null);
   const findings =
-    lookOver?.findings.map(({ check, label, verdict, reasons }) => ({ check, label, verdict, reasons })) ?? [];
+    lookOver?.findings
+      .filter((finding) => finding.verdict !== null)
+      .map(({ check, label, place, verdict, outcome, reasons }) => ({
+        check,
+        label,
+        place,
+        verdict,
+        outcome,
+        reasons,
+      })) ?? [];
   const { output } = useReckon<{ jobs: ProposedJob[] }>(
     'decide.jobs',
-    lookOver ? { brief: bicycle.brief, findings } : null,
+    lookOver ? { brief: bicycle.brief, kind: bicycle.kind, findings } : null,
   );
-  const proposed = output?.jobs ?? [];
+  const customer = bicycle.purpose === 'customer';
+  const proposed = (output?.jobs ?? []).filter((job) => !customer || job.rule !== 'ordinary');
   const decided = new Map(bicycle.jobs.map((job) => [job.id, job]));
   const proposedIds = new Set(proposed.map((job) => job.rule));
   const others = bicycle.jobs.filter((job) => !proposedIds.has(job.id));
   const kept = bicycle.jobs.filter((job) => job.decision === 'keep');
   const open = proposed.filter((job) => job.need === 'needed' && !decided.has(job.rule));
+  const plan = [...kept, ...open.map(asJob)];
+  const inPlan = new Set(plan.map((job) => job.id));
+  const everyJob = [...proposed.map((job) => decided.get(job.rule) ?? asJob(job)), ...others];
+  const counts = (id: string) => tried?.[id] ?? inPlan.has(id);
+  const counted = tried ? everyJob.filter((job) => counts(job.id)) : plan;
+  const wage =
+    bicycle.appraisal.target.kind === 'hourly' && !customer ? bicycle.appraisal.target.amount : labourPerHour;
+  const rowOf = (job: Job, why: string, because: string, reactions: string[]) => (
+    <JobRow
+      key={job.id}
+      job={job}
+      why={why}
+      because={because}
+      reactions={reactions}
+      decided={decided.get(job.id)}
+      currency={currency}
+      tried={tried ? counts(job.id) : null}
+      onTry={(next) => setTried({ ...tried, [job.id]: next })}
+      send={send}
+    />
+  );
   return (
     <>
-      <Section title="The brief">
-        <Choices
-          label="What this bicycle is to become"
-          hideLabel
-          options={BRIEF_CHOICES}
-          value={bicycle.brief}
-          onChoose={(brief) => send({ type: 'setBrief', brief })}
-        />
-        <Typography sx={{ mt: 1, color: 'text.secondary' }}>
-          {BRIEF_CHOICES.find((brief) => brief.id === bicycle.brief)!.words}
-        </Typography>
-      </Section>
-      <Sum bicycle={bicycle} kept={kept} undecided={open.map(asJob)} />
-      <Section
-        title="Jobs the findings ask for"
-        aside={lookOver && lookOver.notLookedAt > 0 ? `${lookOver.notLookedAt} places not looked at` : undefined}
-      >
-        {open.length > 1 && (
-          <Box sx={{ mb: 1.5 }}>
-            <Button
-              variant="outlined"
-              onClick={() => open.forEach((job) => send({ type: 'decideJob', job: asJob(job) }))}
-            >
-              Keep all {open.length} that are needed
+      <Box className={customer ? 'no-print' : undefined}>
+        <Section title="The brief">
+          <Choices
+            label="What this bicycle is to become"
+            hideLabel
+            options={BRIEF_CHOICES}
+            value={bicycle.brief}
+            onChoose={(brief) => send({ type: 'setBrief', brief })}
+          />
+          <Typography sx={{ mt: 1, color: 'text.secondary' }}>
+            {BRIEF_CHOICES.find((brief) => brief.id === bicycle.brief)!.words}
+          </Typography>
+        </Section>
+        <Sum bicycle={bicycle} counted={counted} kept={kept.length} undecided={open.length} trying={tried !== null} />
+        <Section
+          title="Jobs the findings ask for"
+          aside={
+            lookOver && lookOver.placesNotLookedAt.length > 0
+              ? `${lookOver.placesNotLookedAt.length} places not looked at`
+              : undefined
+          }
+        >
+          <Box sx={{ mb: 1, display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
+            {open.length > 1 && tried === null && (
+              <Button
+                variant="outlined"
+                onClick={() => open.forEach((job) => send({ type: 'decideJob', job: asJob(job) }))}
+              >
+                Keep all {open.length} that are needed
+              </Button>
+            )}
+            <Button color="inherit" variant={tried ? 'contained' : 'text'} onClick={() => setTried(tried ? null : {})}>
+              {tried ? 'End the what-if' : 'What if…'}
             </Button>
+            {tried && Object.keys(tried).length > 0 && (
+              <Button
+                variant="outlined"
+                onClick={() => {
+                  for (const job of everyJob) {
+                    if (tried[job.id] === undefined || tried[job.id] === inPlan.has(job.id)) continue;
+                    send({
+                      type: 'decideJob',
+                      job: tried[job.id]
+                        ? { ...job, decision: 'keep', reason: '' }
+                        : { ...job, decision: 'drop', reason: 'Tried without it' },
+                    });
+                  }
+                  setTried(null);
+                }}
+              >
+                Make it the plan
+              </Button>
+            )}
           </Box>
-        )}
-        {!output && <Typography role="status">Reading the findings…</Typography>}
-        <RuledList>
-          {proposed.map((job) => (
-            <JobRow
-              key={job.rule}
-              job={asJob(job)}
-              why={job.why}
-              because={job.because}
-              need={job.need === 'needed' ? 'Needed' : 'Advised'}
-              decided={decided.get(job.rule)}
-              currency={currency}
-              send={send}
-            />
+          {!output && <Typography role="status">Reading the findings…</Typography>}
+          {groupsOf(proposed).map((group) => (
+            <Box key={group.need} sx={{ mt: 1.5 }}>
+              <Typography variant="h3" sx={{ color: 'text.secondary' }}>
+                {group.title}
+              </Typography>
+              <RuledList aria-label={group.title}>
+                {group.entries.map((ways) =>
+                  ways.length > 1 && tried === null ? (
+                    <Alternatives key={ways[0]!.alternatives} ways={ways} decided={decided} wage={wage} send={send} />
+                  ) : (
+                    ways.map((job) =>
+                      rowOf(
+                        decided.get(job.rule) ?? asJob(job),
+                        job.why,
+                        job.because,
+                        job.reactions.map((each) => each.words),
+                      ),
+                    )
+                  ),
+                )}
+              </RuledList>
+            </Box>
           ))}
-        </RuledList>
-      </Section>
-      <Section title="Other jobs">
-        <RuledList>
-          {others.map((job) => (
-            <JobRow
-              key={job.id}
-              job={job}
-              why={
+        </Section>
+        <Section title="Other jobs">
+          <RuledList>
+            {others.map((job) =>
+              rowOf(
+                job,
                 job.rule
                   ? 'Kept from an earlier finding or brief; the findings no longer ask for it.'
-                  : `${placeLabel(job.place)}.`
-              }
-              because={job.rule ? 'No longer proposed.' : 'Added by hand.'}
-              need={job.rule ? 'Earlier' : 'Own'}
-              decided={job}
-              currency={currency}
-              send={send}
-            />
-          ))}
-        </RuledList>
-        <AddJob currency={currency} send={send} />
-      </Section>
-      <Deliveries bicycle={bicycle} send={send} />
+                  : `${placeLabel(job.place)}.`,
+                job.rule ? 'No longer proposed.' : job.id.startsWith('fault-') ? 'From a complaint.' : 'Added by hand.',
+                [],
+              ),
+            )}
+          </RuledList>
+          <AddJob currency={currency} send={send} />
+        </Section>
+      </Box>
+      {customer && <Estimate bicycle={bicycle} send={send} proposed={proposed} />}
+      <Box className={customer ? 'no-print' : undefined}>
+        <Deliveries bicycle={bicycle} send={send} />
+      </Box>
     </>
   );
 }

@@ -25,7 +25,11 @@ export function useDrawnRow(row: Summary): void {
       const bicycle = await workshop.open(row.id);
       if (!bicycle || left) return;
       const caller = `floor ${row.id}`;
-      const look = await reckoner().reckon(`${caller} look`, 'inspect.lookOver', lookOverInput(bicycle, settings, new Date().toISOString().slice(0, 10)));
+      const look = await reckoner().reckon(
+        `${caller} look`,
+        'inspect.lookOver',
+        lookOverInput(bicycle, settings, new Date().toISOString().slice(0, 10)),
+      );
       const money = bicycle.appraisal.resale.high
         ? await reckoner().reckon(`${caller} money`, 'buy.appraise', appraisalInput(bicycle, settings, taught))
         : null;

@@ -35,7 +35,11 @@ function Causes({ found, known }: { found: Diagnosis; known: Knowledge }) {
     { id: 'rest', label: 'Any other', unsafe: false, share: rest },
   ];
   return (
-    <Box component="ul" aria-label="Likeliest causes" sx={{ p: 0, m: 0, listStyle: 'none', display: 'grid', gap: 0.75 }}>
+    <Box
+      component="ul"
+      aria-label="Likeliest causes"
+      sx={{ p: 0, m: 0, listStyle: 'none', display: 'grid', gap: 0.75 }}
+    >
       {rows.map((cause) => (
         <Box
           component="li"
@@ -60,11 +64,7 @@ function Causes({ found, known }: { found: Diagnosis; known: Knowledge }) {
               sx={{
                 height: '100%',
                 width: `${cause.share * 100}%`,
-                bgcolor: cause.unsafe
-                  ? stateColour('unsafe')
-                  : cause.id === 'rest'
-                    ? 'text.secondary'
-                    : 'primary.main',
+                bgcolor: cause.unsafe ? stateColour('unsafe') : cause.id === 'rest' ? 'text.secondary' : 'primary.main',
                 transition: 'width 220ms',
               }}
             />
@@ -92,7 +92,11 @@ function TestBlock({
       <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
         Next test · {placeLabel(test.place).toLowerCase()} · {minutesWords(test.minutes)}
       </Box>
-      <Box component="h3" aria-live="polite" sx={{ m: 0, mt: 0.25, fontSize: '1.45rem', lineHeight: 1.2, fontWeight: 660 }}>
+      <Box
+        component="h3"
+        aria-live="polite"
+        sx={{ m: 0, mt: 0.25, fontSize: '1.45rem', lineHeight: 1.2, fontWeight: 660 }}
+      >
         {test.label}
       </Box>
       <Typography sx={{ mt: 0.75, maxWidth: '58ch' }}>{test.how}</Typography>
@@ -127,8 +131,8 @@ function Fix({ fault, bicycle, send }: StageProps & { fault: string }) {
       <Box sx={{ flex: 1, minWidth: 240 }}>
         <Box sx={{ fontWeight: 640, fontSize: '1.1rem' }}>{remedy.title}</Box>
         <Box sx={{ color: 'text.secondary' }}>
-          {hours(remedy.minutes.low)} to {hours(remedy.minutes.high)}, parts {money(remedy.parts.low, currency, true)} to{' '}
-          {money(remedy.parts.high, currency, true)}
+          {hours(remedy.minutes.low)} to {hours(remedy.minutes.high)}, parts {money(remedy.parts.low, currency, true)}{' '}
+          to {money(remedy.parts.high, currency, true)}
         </Box>
       </Box>
       <Button

@@ -2,7 +2,8 @@
 import Box from '@mui/material/Box';
 import type { BicycleKind } from '@/core/bicycle';
 import { miscount, USUAL_PITCHES } from '@/core/inspect/chainPitch';
-import { padLimit, RIM_HOLLOW, type Check, type Evidence } from '@/core/inspect/checks';
+import { padLimit, RIM_HOLLOW, type Check } from '@/core/inspect/checks';
+import type { Evidence } from '@/core/inspect/evidence';
 import { Choices } from '@/ui/Choices';
 import { ReadingField } from '@/ui/ReadingField';
 import { JudgedField } from '../workshop/JudgedField';
@@ -250,9 +251,7 @@ export function EvidenceFields({ check, kind, seen, errors, note }: Props) {
     case 'runout-rim':
     case 'runout-disc':
     case 'runout-ring':
-      return (
-        <RunoutFields check={check} kind={kind} seen={seen} error={errorAt(errors, 'readingsMm')} note={note} />
-      );
+      return <RunoutFields check={check} kind={kind} seen={seen} error={errorAt(errors, 'readingsMm')} note={note} />;
     case 'hanger':
       return <HangerFields kind={kind} seen={seen} note={note} />;
     case 'spokes':

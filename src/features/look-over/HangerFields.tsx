@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import type { Evidence } from '@/core/inspect/checks';
+import type { Evidence } from '@/core/inspect/evidence';
 import type { Hanger } from '@/core/inspect/hanger';
 import { gaugeRadiusMm } from '@/core/inspect/gaugeRadius';
 import { SPEEDS_OF_CHAIN, type BicycleKind } from '@/core/bicycle';
@@ -111,10 +111,9 @@ export function HangerFields({
   );
   const put = (clockDeg: number, gapMm: number | null) =>
     note({
-      gaps: [
-        ...gaps.filter((gap) => gap.clockDeg !== clockDeg),
-        ...(gapMm === null ? [] : [{ clockDeg, gapMm }]),
-      ].sort((a, b) => a.clockDeg - b.clockDeg),
+      gaps: [...gaps.filter((gap) => gap.clockDeg !== clockDeg), ...(gapMm === null ? [] : [{ clockDeg, gapMm }])].sort(
+        (a, b) => a.clockDeg - b.clockDeg,
+      ),
     });
   return (
     <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'center' }}>

@@ -193,9 +193,9 @@ export function LookOverStage({
           {section('ground', 'On the ground')}
           {section('stand', 'On the stand')}
           <Typography variant="body2" sx={{ color: 'text.secondary', mt: 3, maxWidth: '62ch' }}>
-            Clamp the stand on the seat post, never hard on a thin tube, and watch for trapped cables. Feel stays with the
-            hand: this sheet holds what you felt, and certifies nothing. Doubts about carbon, cracks, unknown repairs and
-            batteries go to a qualified person.
+            Clamp the stand on the seat post, never hard on a thin tube, and watch for trapped cables. Feel stays with
+            the hand: this sheet holds what you felt, and certifies nothing. Doubts about carbon, cracks, unknown
+            repairs and batteries go to a qualified person.
           </Typography>
         </>
       )}

@@ -3,7 +3,8 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
-import { handEvidence, HAND_STATES, nothingFound, type Check, type CheckPlace, type HandState } from '@/core/inspect/checks';
+import { handEvidence, nothingFound, type Check, type CheckPlace } from '@/core/inspect/checks';
+import { HAND_STATES, type HandState } from '@/core/inspect/evidence';
 import type { Finding } from '@/core/inspect/lookOver';
 import { SEEN_WORDS } from '@/core/inspect/seenAs';
 import { placeLabel, stateLabel } from '@/core/vocabulary/vocabulary';
@@ -198,7 +199,8 @@ export function PlaceChecks({
     for (const check of at.checks) {
       const clean = nothingFound(check);
       const finding = findings.get(check.id);
-      if (clean && finding && (finding.state === 'not-looked-at' || finding.again)) send(observe(bicycle, check, clean));
+      if (clean && finding && (finding.state === 'not-looked-at' || finding.again))
+        send(observe(bicycle, check, clean));
     }
     const asked = at.checks.find((check) => !nothingFound(check) && findings.get(check.id)?.state === 'not-looked-at');
     if (asked) {

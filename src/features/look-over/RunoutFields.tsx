@@ -1,7 +1,8 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { Check, Evidence } from '@/core/inspect/checks';
+import type { Check } from '@/core/inspect/checks';
+import type { Evidence } from '@/core/inspect/evidence';
 import type { RunoutOf } from '@/core/inspect/runout';
 import type { BicycleKind } from '@/core/bicycle';
 import { dialTurn } from '@/sim/dialGauge';
@@ -37,7 +38,10 @@ export function RunoutFields({
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <Readings
         calculator="inspect.runout"
-        question={(value) => ({ of: runoutOf(check, kind), readingsMm: [...list, value, ...(list.length ? [] : [value])] })}
+        question={(value) => ({
+          of: runoutOf(check, kind),
+          readingsMm: [...list, value, ...(list.length ? [] : [value])],
+        })}
         label="At each step round the turn"
         unit="mm"
         list={list}

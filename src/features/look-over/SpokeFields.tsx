@@ -1,8 +1,8 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { Evidence } from '@/core/inspect/checks';
-import type { SpokeFeel } from '@/core/inspect/spokeMap';
+import type { Evidence } from '@/core/inspect/evidence';
+import type { SpokeFeel } from '@/core/inspect/evidence';
 
 const FEELS: { id: SpokeFeel; label: string; fill: string }[] = [
   { id: 'even', label: 'Even', fill: 'var(--mui-palette-state-fine)' },

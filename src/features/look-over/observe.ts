@@ -1,4 +1,5 @@
-import { mergedEvidence, type Check, type Evidence } from '@/core/inspect/checks';
+import { mergedEvidence, type Check } from '@/core/inspect/checks';
+import type { Evidence } from '@/core/inspect/evidence';
 import type { Command } from '@/model/commands';
 import type { Bicycle } from '@/model/record';
 import { latestObservations } from '@/model/selectors';

@@ -52,7 +52,12 @@ export const KEYMAP: readonly KeyRow[] = [
   { id: 'to-bench', scope: 'bicycle', keys: ['b'], words: 'Bench mode' },
   { id: 'note', scope: 'bicycle', keys: ['n'], words: 'A note on the place at hand' },
   { id: 'closer', scope: 'bicycle', keys: ['z'], words: 'Closer, or the whole bicycle' },
-  { id: 'found-nothing', scope: 'look-over', keys: ['f'], words: 'Fine: looked at the place, found nothing; on to the next' },
+  {
+    id: 'found-nothing',
+    scope: 'look-over',
+    keys: ['f'],
+    words: 'Fine: looked at the place, found nothing; on to the next',
+  },
   { id: 'mark-watch', scope: 'look-over', keys: ['w'], words: 'Watch: this check, by eye' },
   { id: 'mark-service', scope: 'look-over', keys: ['s'], words: 'Service: this check, by eye' },
   { id: 'mark-replace', scope: 'look-over', keys: ['r'], words: 'Replace: this check, by eye' },

@@ -1,0 +1,91 @@
+import { z } from 'zod';
+import { defineCalculator } from '../calculator';
+import { minorUnits, orderedRange, workMinutes } from '../fields';
+import { pertMean } from '../money/pert';
+import { roundHalfUp, roundTo } from '../numbers';
+import { row, type WorkingRow } from '../verdict';
+
+/** Where a part comes from moves its price and its wait: shares of the price when new, and usual days. */
+export const SOURCES = {
+  new: { share: 1, days: 5, label: 'new' },
+  'second-hand': { share: 0.45, days: 7, label: 'second-hand' },
+  donor: { share: 0.2, days: 0, label: 'from a donor' },
+  drawer: { share: 0, days: 0, label: 'from the drawer' },
+} as const;
+
+const input = z.strictObject({
+  options: z
+    .array(
+      z.strictObject({
+        id: z.string().max(80),
+        label: z.string().max(160),
+        minutes: orderedRange(workMinutes),
+        parts: orderedRange(minorUnits),
+        source: z.enum(['new', 'second-hand', 'donor', 'drawer']).default('new'),
+        /** How often it comes out; where it does not, the dearest of the others has to be done after all. */
+        works: z.number().min(0.05).max(1).default(1),
+      }),
+    )
+    .min(1)
+    .max(12),
+  ratePerHour: minorUnits,
+  dayWorth: minorUnits.default(0).describe('what a day of waiting costs'),
+});
+
+export interface Weighed {
+  options: {
+    id: string;
+    cost: number;
+    parts: number;
+    labour: number;
+    waitDays: number;
+    verdict: 'cheapest' | 'dearer';
+  }[];
+  words: string;
+  working: WorkingRow[];
+}
+
+/**
+ * Alternatives of one job weighed: cost = parts·share of the source + minutes·rate + days·worth of a day, and where an option
+ * may not come out, (1 − works) times the cost of the dearest other, which has to be done after all.
+ *
+ * Units: minor units, minutes, days. Errors: no option. Source: expected cost.
+ * Example: an overhaul of 70 min and 3.00 against a new hub of 45 min and 40.00, at 15.00 an hour → the overhaul, 20.50.
+ */
+function run({ options, ratePerHour, dayWorth }: z.output<typeof input>): Weighed {
+  const plain = options.map((option) => {
+    const { share, days } = SOURCES[option.source];
+    const needsParts = option.parts.high > 0;
+    const parts = pertMean(option.parts) * share;
+    const labour = (pertMean(option.minutes) * ratePerHour) / 60;
+    const waitDays = needsParts ? days : 0;
+    return { option, parts, labour, waitDays, cost: parts + labour + waitDays * dayWorth };
+  });
+  const costs = plain.map((each, i) => {
+    const others = plain.filter((_, j) => j !== i).map((other) => other.cost);
+    const fallback = others.length > 0 ? Math.max(...others) : 0;
+    return each.cost + (1 - each.option.works) * fallback;
+  });
+  const least = Math.min(...costs);
+  const at = costs.indexOf(least);
+  const next = costs.length > 1 ? Math.min(...costs.filter((_, i) => i !== at)) : null;
+  return {
+    options: plain.map((each, i) => ({
+      id: each.option.id,
+      cost: roundHalfUp(costs[i]!),
+      parts: roundHalfUp(each.parts),
+      labour: roundHalfUp(each.labour),
+      waitDays: each.waitDays,
+      verdict: i === at ? ('cheapest' as const) : ('dearer' as const),
+    })),
+    words:
+      next === null
+        ? 'There is one way only.'
+        : next - least < 0.15 * Math.max(next, 1)
+          ? 'There is little between them: the brief and the wait may decide.'
+          : `${options[at]!.label} is the cheaper way with the hours counted.`,
+    working: plain.map((each, i) => row(String(i + 1), each.option.label, roundTo(costs[i]! / 100, 2))),
+  };
+}
+
+export const decideWeigh = defineCalculator({ id: 'decide.weigh', title: 'Alternatives of a job weighed', input, run });

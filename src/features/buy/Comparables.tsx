@@ -1,0 +1,206 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import type { Comparables as Found } from '@/core/buy/comparables';
+import { newId } from '@/store/browser';
+import { dayOf, money } from '@/ui/format';
+import { PriceDots } from '@/ui/PriceDots';
+import { ReadingField } from '@/ui/ReadingField';
+import { RuledList } from '@/ui/RuledList';
+import { Section } from '@/ui/Section';
+import { Disclosure } from '@/ui/Disclosure';
+import { useReckon } from '../workshop/useReckon';
+import { useSettings, useWorkshopName, useWorkshopState, type StageProps } from '../workshop/WorkshopProvider';
+
+function AddSold({ send, currency }: Pick<StageProps, 'send'> & { currency: string }) {
+  const [label, setLabel] = useState('');
+  const [price, setPrice] = useState<number | null>(null);
+  const [soldOn, setSoldOn] = useState('');
+  const ready = label.trim() !== '' && price !== null;
+  const add = () => {
+    if (!ready) return;
+    send({
+      type: 'putComparable',
+      comparable: {
+        id: newId(),
+        label: label.trim().slice(0, 120),
+        price,
+        soldOn: soldOn || null,
+        from: 'typed',
+        at: null,
+        off: false,
+      },
+    });
+    setLabel('');
+    setPrice(null);
+    setSoldOn('');
+  };
+  return (
+    <Box data-readings sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'start', mt: 2 }}>
+      <TextField
+        label="A sold one"
+        value={label}
+        onChange={(event) => setLabel(event.target.value)}
+        sx={{ flex: 1, minWidth: 180, maxWidth: 300 }}
+      />
+      <ReadingField
+        label="Fetched"
+        kind="money"
+        unit={currency}
+        value={price}
+        onCommit={setPrice}
+        onClear={() => setPrice(null)}
+        width={130}
+      />
+      <TextField
+        label="Sold on"
+        type="date"
+        value={soldOn}
+        onChange={(event) => setSoldOn(event.target.value)}
+        slotProps={{ inputLabel: { shrink: true } }}
+        sx={{ width: 160 }}
+      />
+      <Button variant="outlined" onClick={add} disabled={!ready}>
+        Add
+      </Button>
+    </Box>
+  );
+}
+
+/** What like bicycles were sold for: the workshop's own, typed ones, and in the demonstration a stand-in feed. */
+export function Comparables({ bicycle, send }: StageProps) {
+  const { currency } = useSettings();
+  const demo = useWorkshopName() === 'demo';
+  const summaries = useWorkshopState((state) => state.summaries);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [asking, setAsking] = useState(false);
+  const own = Object.values(summaries)
+    .filter(
+      (row) =>
+        row.id !== bicycle.id &&
+        row.soldFor &&
+        row.kind.frame === bicycle.kind.frame &&
+        row.kind.gears === bicycle.kind.gears,
+    )
+    .map((row) => ({ id: row.id, label: row.name, price: row.soldFor!.price, soldOn: row.soldFor!.on, from: 'own' }));
+  const rows = [...own, ...bicycle.comparables.filter((row) => !row.off)];
+  const { output: found } = useReckon<Found>('buy.comparables', {
+    sales: rows.map(({ id, label, price, soldOn }) => ({ id, label, price, soldOn })),
+    today: new Date().toISOString().slice(0, 10),
+  });
+  const feedAt = bicycle.comparables.findLast((row) => row.from === 'feed')?.at ?? null;
+  const ask = async () => {
+    setAsking(true);
+    try {
+      const answer = await fetch(`/api/sold?kind=${encodeURIComponent(JSON.stringify(bicycle.kind))}`);
+      if (!answer.ok) throw new Error(String(answer.status));
+      const { feedAnswer } = await import('./soldFeed');
+      const { at, sales } = feedAnswer.parse(await answer.json());
+      for (const sale of sales) {
+        const known = bicycle.comparables.find((row) => row.id === sale.id);
+        send({ type: 'putComparable', comparable: { ...sale, from: 'feed', at, off: known?.off ?? false } });
+      }
+      setProblem(null);
+    } catch {
+      setProblem(
+        feedAt
+          ? `No signal: the answer of ${dayOf(feedAt)} stands.`
+          : 'No signal, and no earlier answer: type sold ones.',
+      );
+    }
+    setAsking(false);
+  };
+  const used = new Map(found?.used.map((each) => [each.id, each.weight]));
+  const leftOut = new Map(found?.leftOut.map((each) => [each.id, each.why]));
+  const { resale } = bicycle.appraisal;
+  const taken =
+    found?.range &&
+    found.range.low === resale.low &&
+    found.range.likely === resale.likely &&
+    found.range.high === resale.high;
+  return (
+    <Section title="What like ones fetched" aside={feedAt ? `feed of ${dayOf(feedAt)}` : undefined}>
+      {rows.length > 0 && found && (
+        <PriceDots
+          dots={rows.map((row) => ({ ...row, out: leftOut.has(row.id), weight: used.get(row.id) ?? 0.3 }))}
+          range={resale.high > 0 ? resale : null}
+          currency={currency}
+        />
+      )}
+      <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center', mt: 1 }}>
+        <Box sx={{ flex: 1, minWidth: 240 }}>
+          {found?.range && (
+            <Box sx={{ fontWeight: 640 }}>
+              {money(found.range.low, currency, true)} to {money(found.range.high, currency, true)}, likely{' '}
+              {money(found.range.likely, currency, true)}
+            </Box>
+          )}
+          <Box sx={{ color: 'text.secondary', fontSize: '0.92rem' }}>{found?.reasons.join(' ')}</Box>
+        </Box>
+        {found?.range && (
+          <Button
+            variant="outlined"
+            disabled={taken === true}
+            onClick={() => send({ type: 'setAppraisal', changes: { resale: found.range! } })}
+          >
+            {taken ? 'Taken' : 'Take this range'}
+          </Button>
+        )}
+        {demo && (
+          <Button variant="outlined" color="inherit" disabled={asking} onClick={() => void ask()}>
+            {asking ? 'Asking…' : 'Ask the feed of sold prices (stand-in)'}
+          </Button>
+        )}
+      </Box>
+      {problem && (
+        <Typography role="alert" sx={{ mt: 1 }}>
+          {problem}
+        </Typography>
+      )}
+      {(rows.length > 0 || bicycle.comparables.length > 0) && (
+        <Disclosure wide summary={`The ${rows.length} sold ones`}>
+          <RuledList>
+            {own.map((row) => (
+              <Box component="li" key={row.id} sx={{ py: 0.75, display: 'flex', gap: 2 }}>
+                <Box sx={{ flex: 1 }}>{row.label}, your own</Box>
+                <Box sx={{ color: 'text.secondary' }}>{dayOf(row.soldOn)}</Box>
+                <b>{money(row.price, currency, true)}</b>
+              </Box>
+            ))}
+            {bicycle.comparables.map((row) => (
+              <Box component="li" key={row.id} sx={{ py: 0.25, display: 'flex', gap: 2, alignItems: 'center' }}>
+                <Box sx={{ flex: 1, textDecoration: row.off || leftOut.has(row.id) ? 'line-through' : 'none' }}>
+                  {row.label}
+                  {leftOut.has(row.id) && (
+                    <Box component="span" sx={{ color: 'text.secondary', textDecoration: 'none' }}>
+                      {' '}
+                      · too far off
+                    </Box>
+                  )}
+                </Box>
+                <Box sx={{ color: 'text.secondary' }}>{row.soldOn ? dayOf(row.soldOn) : 'no date'}</Box>
+                <b>{money(row.price, currency, true)}</b>
+                <Button
+                  size="small"
+                  color="inherit"
+                  aria-label={row.off ? `Count ${row.label}` : `Leave out ${row.label}`}
+                  onClick={() =>
+                    row.from === 'typed'
+                      ? send({ type: 'removeComparable', comparable: row.id })
+                      : send({ type: 'putComparable', comparable: { ...row, off: !row.off } })
+                  }
+                >
+                  {row.off ? 'Count it' : 'Leave out'}
+                </Button>
+              </Box>
+            ))}
+          </RuledList>
+        </Disclosure>
+      )}
+      <AddSold send={send} currency={currency} />
+    </Section>
+  );
+}

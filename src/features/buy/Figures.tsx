@@ -1,0 +1,394 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { memo, useState, type ReactNode } from 'react';
+import type { AskedLine, BuyAppraisal } from '@/core/buy/appraise';
+import { DOOR_LINE } from '@/core/buy/doorLine';
+import type { Appraisal } from '@/core/money/appraise';
+import { stateOf } from '@/core/vocabulary/vocabulary';
+import type { CostLine } from '@/model/record';
+import { USUAL_COSTS } from '@/model/fresh';
+import { newId } from '@/store/browser';
+import { Choices } from '@/ui/Choices';
+import { hours, money, percent } from '@/ui/format';
+import { RangeFields } from '@/ui/RangeFields';
+import { ReadingField } from '@/ui/ReadingField';
+import { BigNumber, Section } from '@/ui/Section';
+import { SpreadChart } from '@/ui/SpreadChart';
+import { stateColour } from '@/ui/StateMark';
+import { Working } from '@/ui/Working';
+import type { Reckoning } from '../workshop/useReckon';
+import { Comparables } from './Comparables';
+import { Sliders } from './Sliders';
+import { VERDICT_WORDS } from './words';
+import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
+import { Disclosure } from '@/ui/Disclosure';
+import { RuledList } from '@/ui/RuledList';
+
+/** Lines of the door check that are shown before the rest is asked for. */
+const MOST_LINES = 8;
+const ORDINARY = USUAL_COSTS[0]!;
+
+const CHANCES = [
+  { id: '0', label: 'No' },
+  { id: '0.25', label: 'Unlikely' },
+  { id: '0.5', label: 'Perhaps' },
+  { id: '0.75', label: 'Likely' },
+  { id: '1', label: 'Surely' },
+] as const;
+function Outcome({ found, currency, stale }: { found: Appraisal; currency: string; stale: boolean }) {
+  const tone = stateColour(stateOf('money.appraise', found.verdict));
+  return (
+    <Box aria-live="polite" sx={{ opacity: stale ? 0.55 : 1, transition: 'opacity 120ms' }}>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr 1fr', sm: 'auto auto auto auto' },
+          gap: { xs: 2, sm: 4 },
+          mb: 2,
+          justifyContent: 'start',
+        }}
+      >
+        <BigNumber value={money(found.ceiling, currency, true)} label="the most to pay" />
+        <BigNumber value={VERDICT_WORDS[found.verdict]} label="at the asking price" tone={tone} />
+        <BigNumber value={percent(found.atAsking.lossChance)} label="chance of a loss" />
+        <BigNumber
+          value={found.atAsking.hourly ? money(found.atAsking.hourly.p50, currency, true) : 'no time'}
+          label="an hour, middle case"
+        />
+      </Box>
+      {found.reasons.map((reason) => (
+        <Typography key={reason} sx={{ maxWidth: '62ch' }}>
+          {reason}
+        </Typography>
+      ))}
+      <Box sx={{ mt: 2 }}>
+        <SpreadChart
+          bins={found.spread}
+          middle={found.atAsking.profit.p50}
+          currency={currency}
+          label={`Profit at the asking price: nine times in ten over ${money(found.atAsking.profit.p10, currency)}, in the middle ${money(found.atAsking.profit.p50, currency)}`}
+        />
+        <Typography variant="caption" sx={{ color: 'text.secondary' }}>
+          Profit at the asking price, before your own time is paid; hatched is a loss. Between{' '}
+          {hours(found.minutes.p10)} and {hours(found.minutes.p90)} of work.
+        </Typography>
+      </Box>
+      <Working rows={found.working} />
+    </Box>
+  );
+}
+
+const ANSWERS = [
+  { id: 'fine', label: 'Fine' },
+  { id: 'open', label: 'Did not look' },
+  { id: 'bad', label: 'Bad' },
+] as const;
+
+/** The ranges of a line, to be put right by who knows better. */
+function Ranges({
+  line,
+  currency,
+  put,
+}: {
+  line: Pick<CostLine, 'label' | 'parts' | 'minutes'>;
+  currency: string;
+  put(changes: Partial<CostLine>): void;
+}) {
+  return (
+    <Disclosure
+      wide
+      summary={
+        <>
+          {money(line.parts.low, currency, true)} to {money(line.parts.high, currency, true)}, {hours(line.minutes.low)}{' '}
+          to {hours(line.minutes.high)}
+        </>
+      }
+    >
+      <Box data-readings sx={{ display: 'grid', gap: 1.5, pt: 1.5 }}>
+        <RangeFields
+          label="Parts"
+          kind="money"
+          unit={currency}
+          range={line.parts}
+          onCommit={(parts) => put({ parts })}
+          width={134}
+        />
+        <RangeFields
+          label="Work"
+          kind="number"
+          unit="min"
+          range={line.minutes}
+          onCommit={(minutes) => put({ minutes })}
+          width={134}
+        />
+      </Box>
+    </Disclosure>
+  );
+}
+
+/** What is drawn again only when its own line changes: every tap moves all lifts, and no row should be laid anew for that. */
+const OwnAnswers = memo(function OwnAnswers({
+  line,
+  currency,
+  send,
+}: { line: CostLine; currency: string } & Pick<StageProps, 'send'>) {
+  const put = (changes: Partial<CostLine>) => send({ type: 'putCostLine', line: { ...line, ...changes } });
+  const nearest = CHANCES.find((chance) => Number(chance.id) === line.chance)?.id ?? null;
+  return (
+    <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+      {line.kind === 'fault' ? (
+        <Choices
+          label={`How sure is: ${line.label}`}
+          hideLabel
+          options={CHANCES}
+          value={nearest}
+          onChoose={(chance) => put({ chance: Number(chance) })}
+        />
+      ) : (
+        <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>Every bicycle takes this.</Box>
+      )}
+      <Ranges line={line} currency={currency} put={put} />
+      <Button size="small" color="inherit" onClick={() => send({ type: 'removeCostLine', line: line.id })}>
+        Leave this line out
+      </Button>
+    </Box>
+  );
+});
+
+const DoorAnswers = memo(function DoorAnswers({
+  line,
+  currency,
+  own,
+  send,
+}: { line: AskedLine; currency: string; own: boolean } & Pick<StageProps, 'send'>) {
+  const put = ({ parts = line.parts, minutes = line.minutes }: Partial<CostLine>) =>
+    send({
+      type: 'putCostLine',
+      line: { id: `${DOOR_LINE}${line.id}`, label: line.label, kind: 'fault', chance: 1, parts, minutes },
+    });
+  return (
+    <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+      <Choices
+        label={line.label}
+        hideLabel
+        options={ANSWERS}
+        value={line.answer ?? 'open'}
+        onChoose={(next) => send({ type: 'answerDoor', line: line.id, answer: next === 'open' ? null : next })}
+      />
+      <Ranges line={line} currency={currency} put={put} />
+      <Box sx={{ color: 'text.secondary', fontSize: '0.88rem' }}>
+        {line.answer === null && `found in ${percent(line.chance)}`}
+        {line.why.length > 0 && `, ${[...new Set(line.why)].join(', ')}`}
+        {line.learntFrom > 0 && `; learnt from ${line.learntFrom} of your own`}
+      </Box>
+      {own && (
+        <Button
+          size="small"
+          color="inherit"
+          onClick={() => send({ type: 'removeCostLine', line: `${DOOR_LINE}${line.id}` })}
+        >
+          Back to the table’s figures
+        </Button>
+      )}
+    </Box>
+  );
+});
+
+function CostRow({
+  label,
+  lift,
+  currency,
+  children,
+}: {
+  label: string;
+  lift: number | null;
+  currency: string;
+  children: ReactNode;
+}) {
+  return (
+    <Box component="li" sx={{ py: 1.25 }}>
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2, mb: 0.75 }}>
+        <Box sx={{ fontWeight: 600 }}>{label}</Box>
+        <Box sx={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
+          <b>{lift === null ? '' : money(lift, currency)}</b>
+          <Box component="span" sx={{ display: 'block', fontSize: '0.78rem', color: 'text.secondary' }}>
+            off the ceiling
+          </Box>
+        </Box>
+      </Box>
+      {children}
+    </Box>
+  );
+}
+
+function AddLine({ taken, send }: { taken: string[] } & Pick<StageProps, 'send'>) {
+  const [label, setLabel] = useState('');
+  const twice = taken.includes(label.trim());
+  const add = () => {
+    if (label.trim() === '' || twice) return;
+    send({
+      type: 'putCostLine',
+      line: {
+        id: newId(),
+        label: label.trim().slice(0, 120),
+        kind: 'fault',
+        chance: 0.5,
+        parts: { low: 0, likely: 1000, high: 3000 },
+        minutes: { low: 15, likely: 30, high: 60 },
+      },
+    });
+    setLabel('');
+  };
+  return (
+    <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'start', borderTop: '1px solid', borderColor: 'divider', pt: 2 }}>
+      <TextField
+        label="Another fault you see"
+        value={label}
+        error={twice}
+        helperText={twice ? 'There is a line of that name.' : undefined}
+        onChange={(event) => setLabel(event.target.value)}
+        onKeyDown={(event) => event.key === 'Enter' && add()}
+        sx={{ flex: 1, maxWidth: 420 }}
+      />
+      <Button variant="outlined" onClick={add}>
+        Add
+      </Button>
+    </Box>
+  );
+}
+
+/** What may be paid: figures in, ceiling out, and what moves it. */
+export function Figures({ bicycle, send, reckoning }: StageProps & { reckoning: Reckoning<BuyAppraisal> }) {
+  const { currency } = useSettings();
+  const [all, setAll] = useState(false);
+  const { appraisal } = bicycle;
+  const known = appraisal.resale.high > 0;
+  const found = reckoning.output?.appraisal ?? null;
+  const lifts = new Map(found?.drivers.map((driver) => [driver.label, driver.lift]));
+  const own = appraisal.lines.filter((line) => !line.id.startsWith(DOOR_LINE));
+  const overridden = new Set(appraisal.lines.map((line) => line.id));
+  const door = [...(reckoning.output?.door ?? [])].sort(
+    (a, b) => (lifts.get(b.label) ?? b.chance) - (lifts.get(a.label) ?? a.chance),
+  );
+  const shownDoor = all ? door : door.slice(0, MOST_LINES);
+  const put = (changes: Partial<Omit<typeof appraisal, 'lines'>>) => send({ type: 'setAppraisal', changes });
+  return (
+    <>
+      <Section title="What may it cost?">
+        {!known && (
+          <Typography sx={{ mb: 2 }}>
+            Say what it may fetch, from sold ones and not from asked ones, and the ceiling appears.
+          </Typography>
+        )}
+        {reckoning.failed && (
+          <Typography role="alert">The reckoning stopped. Reload the page; nothing you entered is lost.</Typography>
+        )}
+        {reckoning.errors.map((error) => (
+          <Typography key={error.path} role="alert" color="error">
+            {error.message}
+          </Typography>
+        ))}
+        {known && !found && reckoning.pending && <Typography role="status">Reckoning…</Typography>}
+        {found && <Outcome found={found} currency={currency} stale={reckoning.pending} />}
+      </Section>
+      <Section title="The figures">
+        <Box data-readings sx={{ display: 'grid', gap: 2 }}>
+          <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
+            <ReadingField
+              label="Asked for it"
+              kind="money"
+              unit={currency}
+              value={appraisal.asking}
+              onCommit={(asking) => put({ asking })}
+            />
+            <RangeFields
+              label="May fetch"
+              kind="money"
+              unit={currency}
+              range={appraisal.resale}
+              onCommit={(resale) => put({ resale })}
+              width={140}
+            />
+          </Box>
+          <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'end' }}>
+            <ReadingField
+              label={appraisal.target.kind === 'hourly' ? 'Wanted an hour' : 'Profit wanted'}
+              kind="money"
+              unit={currency}
+              value={appraisal.target.amount}
+              onCommit={(amount) => put({ target: { ...appraisal.target, amount } })}
+            />
+            <Choices
+              label="Wanted as"
+              options={
+                [
+                  { id: 'hourly', label: 'A wage' },
+                  { id: 'profit', label: 'A profit' },
+                ] as const
+              }
+              value={appraisal.target.kind}
+              onChoose={(kind) => put({ target: { ...appraisal.target, kind } })}
+            />
+            <ReadingField
+              label="Other costs"
+              kind="money"
+              unit={currency}
+              value={appraisal.otherCosts}
+              onCommit={(otherCosts) => put({ otherCosts })}
+              help="Not the drive: that is spent"
+            />
+          </Box>
+        </Box>
+        {found && reckoning.output && (
+          <Box sx={{ mt: 3 }}>
+            <Sliders bicycle={bicycle} send={send} found={reckoning.output} />
+          </Box>
+        )}
+      </Section>
+      <Comparables bicycle={bicycle} send={send} />
+      <Section title="What it may need" aside="dearest first">
+        <RuledList>
+          {own
+            .filter((line) => line.kind === 'standing')
+            .map((line) => (
+              <CostRow key={line.id} label={line.label} lift={lifts.get(line.label) ?? null} currency={currency}>
+                <OwnAnswers line={line} currency={currency} send={send} />
+              </CostRow>
+            ))}
+          {own.every((line) => line.id !== ORDINARY.id) && (
+            <Box component="li" sx={{ py: 1.25, display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+              <Box sx={{ flex: 1 }}>The ordinary work is left out of the sum.</Box>
+              <Button size="small" variant="outlined" onClick={() => send({ type: 'putCostLine', line: ORDINARY })}>
+                Put it back
+              </Button>
+            </Box>
+          )}
+          {own
+            .filter((line) => line.kind === 'fault')
+            .map((line) => (
+              <CostRow key={line.id} label={line.label} lift={lifts.get(line.label) ?? null} currency={currency}>
+                <OwnAnswers line={line} currency={currency} send={send} />
+              </CostRow>
+            ))}
+          {shownDoor.map((line) => (
+            <CostRow key={line.id} label={line.label} lift={lifts.get(line.label) ?? null} currency={currency}>
+              <DoorAnswers line={line} currency={currency} own={overridden.has(`${DOOR_LINE}${line.id}`)} send={send} />
+            </CostRow>
+          ))}
+        </RuledList>
+        {door.length > MOST_LINES && (
+          <Button color="inherit" onClick={() => setAll(!all)} sx={{ mb: 1.5 }}>
+            {all ? 'Show the dearest only' : `Show the other ${door.length - MOST_LINES}`}
+          </Button>
+        )}
+        <AddLine
+          taken={[...appraisal.lines.map((line) => line.label), ...door.map((line) => line.label)]}
+          send={send}
+        />
+      </Section>
+    </>
+  );
+}

@@ -1,0 +1,100 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import type { ProposedJob } from '@/core/decide/jobs';
+import type { Weighed } from '@/core/decide/weigh';
+import type { Job } from '@/model/record';
+import { Choices } from '@/ui/Choices';
+import { hours, money } from '@/ui/format';
+import { useReckon } from '../workshop/useReckon';
+import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
+import { asJob } from './asJob';
+
+const SOURCES = [
+  { id: 'new', label: 'New' },
+  { id: 'second-hand', label: 'Second-hand' },
+  { id: 'donor', label: 'Donor' },
+  { id: 'drawer', label: 'Drawer' },
+] as const;
+type Source = (typeof SOURCES)[number]['id'];
+
+/** Ways to do one thing, side by side: minutes, parts, wait, and what each comes to with the hours counted. */
+export function Alternatives({
+  ways,
+  decided,
+  wage,
+  send,
+}: { ways: ProposedJob[]; decided: Map<string, Job>; wage: number } & Pick<StageProps, 'send'>) {
+  const { currency } = useSettings();
+  const [source, setSource] = useState<Source>('new');
+  const { output } = useReckon<Weighed>('decide.weigh', {
+    options: ways.map(({ rule, title, minutes, parts }) => ({ id: rule, label: title, minutes, parts, source })),
+    ratePerHour: wage,
+  });
+  const found = new Map(output?.options.map((option) => [option.id, option]));
+  const take = (way: ProposedJob) => {
+    send({ type: 'decideJob', job: asJob(way) });
+    for (const other of ways)
+      if (other.rule !== way.rule)
+        send({ type: 'decideJob', job: { ...asJob(other), decision: 'drop', reason: `${way.title} instead` } });
+  };
+  return (
+    <Box component="li" sx={{ py: 1.5 }}>
+      <Box
+        sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'end', justifyContent: 'space-between', mb: 1 }}
+      >
+        <Box sx={{ minWidth: 0, flex: 1 }}>
+          <Box sx={{ fontWeight: 640 }}>One of these</Box>
+          <Box sx={{ fontSize: '0.9rem' }}>{ways[0]!.because}</Box>
+          <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>{output?.words}</Box>
+        </Box>
+        <Choices<Source> label="Parts from" options={SOURCES} value={source} onChoose={setSource} />
+      </Box>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr', sm: `repeat(${Math.min(ways.length, 3)}, 1fr)` },
+          gap: 1.5,
+        }}
+      >
+        {ways.map((way) => {
+          const weighed = found.get(way.rule);
+          const kept = decided.get(way.rule)?.decision === 'keep';
+          return (
+            <Box
+              key={way.rule}
+              sx={{
+                border: '1.5px solid',
+                borderColor: weighed?.verdict === 'cheapest' ? 'text.primary' : 'divider',
+                p: 1.5,
+                display: 'flex',
+                flexDirection: 'column',
+                gap: 0.5,
+              }}
+            >
+              <Box sx={{ fontWeight: 640 }}>{way.title}</Box>
+              <Box sx={{ fontSize: '0.9rem', color: 'text.secondary', flex: 1 }}>{way.why}</Box>
+              <Box sx={{ fontSize: '1.5rem', fontWeight: 660 }}>
+                {weighed ? money(weighed.cost, currency, true) : '…'}
+              </Box>
+              <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
+                {hours(way.minutes.likely)} of work, parts {weighed ? money(weighed.parts, currency, true) : '…'}
+                {weighed && weighed.waitDays > 0 ? `, about ${weighed.waitDays} days to come` : ''}
+              </Box>
+              <Button
+                size="small"
+                variant={kept ? 'contained' : 'outlined'}
+                aria-pressed={kept}
+                aria-label={`Keep: ${way.title}`}
+                onClick={() => take(way)}
+              >
+                {kept ? 'Kept' : 'Keep this one'}
+              </Button>
+            </Box>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}

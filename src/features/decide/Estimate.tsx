@@ -1,0 +1,202 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import type { ProposedJob } from '@/core/decide/jobs';
+import { fileName } from '@/core/fileName';
+import type { Job } from '@/model/record';
+import { estimateLines, estimateText, type EstimateLine } from '@/model/estimate';
+import { dayOf, money } from '@/ui/format';
+import { saveFile } from '@/ui/saveFile';
+import { Section } from '@/ui/Section';
+import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
+import { asJob } from './asJob';
+
+const GROUPS = [
+  { need: 'needed', title: 'Needed', words: 'It should not go on the road without these.' },
+  { need: 'advised', title: 'Advised', words: 'Worth doing while it is here.' },
+  { need: 'cosmetic', title: 'For its looks', words: 'As you like.' },
+] as const;
+
+function Line({
+  line,
+  currency,
+  onAnswer,
+}: {
+  line: EstimateLine;
+  currency: string;
+  onAnswer(answer: 'yes' | 'no' | null, words: string): void;
+}) {
+  const [words, setWords] = useState(line.approval?.words ?? '');
+  const answer = line.approval?.answer ?? null;
+  return (
+    <tr>
+      <td>
+        <b>{line.title}</b>
+        {line.because && <Box sx={{ fontSize: '0.9rem' }}>{line.because}</Box>}
+      </td>
+      <Box component="td" sx={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
+        {money(line.low, currency, true)} to {money(line.high, currency, true)}
+      </Box>
+      <Box component="td" sx={{ width: 250 }}>
+        <Box sx={{ display: 'flex', gap: 0.75, justifyContent: 'flex-end', '@media print': { display: 'none' } }}>
+          <Button
+            size="small"
+            variant={answer === 'yes' ? 'contained' : 'outlined'}
+            aria-pressed={answer === 'yes'}
+            aria-label={`The owner approves: ${line.title}`}
+            onClick={() => onAnswer(answer === 'yes' ? null : 'yes', words)}
+          >
+            Yes
+          </Button>
+          <Button
+            size="small"
+            color="inherit"
+            variant={answer === 'no' ? 'contained' : 'outlined'}
+            aria-pressed={answer === 'no'}
+            aria-label={`The owner declines: ${line.title}`}
+            onClick={() => onAnswer(answer === 'no' ? null : 'no', words)}
+          >
+            No
+          </Button>
+          <TextField
+            label="In their words"
+            value={words}
+            onChange={(event) => setWords(event.target.value.slice(0, 200))}
+            onBlur={() => line.approval && words !== line.approval.words && onAnswer(line.approval.answer, words)}
+            sx={{ width: 130 }}
+          />
+        </Box>
+        <Box sx={{ display: 'none', '@media print': { display: 'block', textAlign: 'right' } }}>
+          {line.approval
+            ? `${line.approval.answer === 'yes' ? 'Approved' : 'Declined'} ${dayOf(line.approval.at)}`
+            : '☐ yes   ☐ no'}
+        </Box>
+      </Box>
+    </tr>
+  );
+}
+
+/** The estimate of a customer's bicycle: a clean page to print or send, and the owner's word line by line. */
+export function Estimate({ bicycle, send, proposed }: StageProps & { proposed: ProposedJob[] }) {
+  const settings = useSettings();
+  const { currency, labourPerHour } = settings;
+  const lines = estimateLines(bicycle, proposed, labourPerHour);
+  const answer = (line: EstimateLine, said: 'yes' | 'no' | null, words: string) => {
+    const known = bicycle.jobs.find((job) => job.id === line.id);
+    const source = proposed.find((job) => job.rule === line.id);
+    const approval = said === null ? null : { answer: said, words, at: new Date().toISOString() };
+    const job: Job | null = known ?? (source ? asJob(source) : null);
+    if (!job) return;
+    // The owner's no takes the job off the list with its reason; a yes puts it on.
+    send({
+      type: 'decideJob',
+      job: {
+        ...job,
+        approval,
+        decision: said === 'no' ? 'drop' : 'keep',
+        reason: said === 'no' ? 'The owner declined' : '',
+      },
+    });
+  };
+  const sum = (rows: EstimateLine[]) => ({
+    low: rows.reduce((total, line) => total + line.low, 0),
+    high: rows.reduce((total, line) => total + line.high, 0),
+  });
+  const approved = lines.filter((line) => line.approval?.answer === 'yes');
+  const declined = lines.filter((line) => line.approval?.answer === 'no');
+  const whole = sum(lines.filter((line) => line.need === 'needed'));
+  const agreed = sum(approved);
+  const today = new Date().toISOString();
+  const save = () =>
+    saveFile(
+      new Blob([estimateText(bicycle, lines, settings, dayOf(today))], { type: 'text/plain;charset=utf-8' }),
+      `${fileName(bicycle.name)}-estimate.txt`,
+    );
+  return (
+    <Section title="The estimate" aside={`${approved.length} of ${lines.length} approved`}>
+      <Box className="no-print" sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mb: 2 }}>
+        <Button variant="contained" onClick={() => window.print()}>
+          Print the estimate
+        </Button>
+        <Button variant="outlined" color="inherit" onClick={save}>
+          Save it as a file
+        </Button>
+        {labourPerHour === 0 && (
+          <Typography sx={{ alignSelf: 'center', fontSize: '0.92rem' }}>
+            No wage an hour is set in the house rules: the estimate holds parts only.
+          </Typography>
+        )}
+      </Box>
+      <Box
+        id="estimate"
+        sx={{
+          bgcolor: '#fff',
+          color: '#111',
+          border: '1px solid',
+          borderColor: 'divider',
+          p: { xs: 2, sm: 4 },
+          '& table': { width: '100%', borderCollapse: 'collapse' },
+          '& td': { py: 0.9, pr: 1.5, verticalAlign: 'top', borderTop: '1px solid #ddd' },
+          '& .MuiButton-outlined': { color: '#111', borderColor: '#777' },
+          '& .MuiInputBase-root': { bgcolor: '#fff', color: '#111' },
+          '& .MuiInputLabel-root': { color: '#555' },
+          '@media print': { border: 0, p: 0 },
+        }}
+      >
+        <Box sx={{ fontSize: '1.6rem', fontWeight: 680, lineHeight: 1.15 }}>Estimate: {bicycle.name}</Box>
+        <Box sx={{ mb: 1 }}>
+          {settings.name}, {dayOf(today)}
+          {bicycle.customer && ` · for ${bicycle.customer}`}
+          {bicycle.provenance.serial && ` · number ${bicycle.provenance.serial}`}
+        </Box>
+        {GROUPS.map((group) => {
+          const rows = lines.filter((line) => line.need === group.need);
+          if (rows.length === 0) return null;
+          return (
+            <Box key={group.need} sx={{ mt: 2.5 }}>
+              <Box component="h3" sx={{ m: 0, fontSize: '1.1rem' }}>
+                {group.title}
+              </Box>
+              <Box sx={{ fontSize: '0.92rem', mb: 0.5 }}>{group.words}</Box>
+              <table>
+                <tbody>
+                  {rows.map((line) => (
+                    <Line
+                      key={line.id}
+                      line={line}
+                      currency={currency}
+                      onAnswer={(said, words) => answer(line, said, words)}
+                    />
+                  ))}
+                </tbody>
+              </table>
+            </Box>
+          );
+        })}
+        <Box sx={{ mt: 3, fontSize: '1.1rem' }}>
+          What is needed comes to{' '}
+          <b>
+            {money(whole.low, currency, true)} to {money(whole.high, currency, true)}
+          </b>
+          , parts and work.
+          {approved.length > 0 && (
+            <Box>
+              Approved so far:{' '}
+              <b>
+                {money(agreed.low, currency, true)} to {money(agreed.high, currency, true)}
+              </b>
+              {declined.length > 0 && `; declined: ${declined.map((line) => line.title.toLowerCase()).join(', ')}`}.
+            </Box>
+          )}
+        </Box>
+        <Box sx={{ mt: 1.5, fontSize: '0.92rem' }}>
+          Ranges, since some of it shows only when it is apart. Nothing beyond an approved line is done without asking
+          again. What may not be ridden until a qualified person has looked stays so, whatever is approved.
+        </Box>
+      </Box>
+    </Section>
+  );
+}
