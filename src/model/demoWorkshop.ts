@@ -31,10 +31,8 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
     ...tourer.lead,
     advert:
       'Lugged touring frame, green, seven gears, mudguards and rack. Stood in our boathouse, was my aunt’s. Needs a little love. Pick up only.',
-    kept: 'shed',
     indoors: 'no',
     crashed: 'no',
-    ridden: 'years',
     papers: 'number',
     distanceKm: 12,
   };

@@ -28,7 +28,7 @@ function isApart(tray: Bicycle['trays'][number]): boolean {
  * What the drawing carries at a stage: findings while they decide, then what is off, in the bath, open, done, signed. An
  * unsafe finding is shown at every stage.
  *
- * `bolts` are those of this bicycle; `signed` the ids that are signed and within their band.
+ * `door` is what the door check says while it is bought. `bolts` are those of this bicycle; `signed` the ids that are signed and within their band.
  */
 export function overlayFor(
   stage: Stage,
@@ -36,11 +36,14 @@ export function overlayFor(
   findings: Seen[],
   bolts: { id: string; place: string }[],
   signed: string[],
+  door: Seen[] = [],
 ): PlacedSign[] {
   const signs = new Map<string, { sign: SignId; words?: string }>();
   const states = gravest(findings);
   if (['buy', 'look-over', 'decide', 'prove', 'hand-over'].includes(stage))
-    for (const [place, state] of states) signs.set(place, { sign: state });
+    for (const [place, state] of states)
+      if (stage !== 'buy' || state !== 'not-looked-at') signs.set(place, { sign: state });
+  if (stage === 'buy') for (const [place, state] of gravest(door)) if (!signs.has(place)) signs.set(place, { sign: state });
   if (stage === 'strip' || stage === 'clean' || stage === 'overhaul') {
     for (const tray of bicycle.trays) {
       const back = tray.order.length > 0 && !isApart(tray);

@@ -52,6 +52,9 @@ const input = z.strictObject({
 });
 type Question = z.output<typeof input>;
 
+/** Whether to drive is no closer a question than a few thousand trials answer. */
+const DRIVE_TRIALS = 4000;
+
 /** A line of the door check as it is asked, answered and costed. */
 export interface AskedLine extends DoorLine {
   ask: string;
@@ -132,7 +135,7 @@ function run(question: Question): BuyAppraisal {
     drive:
       known && travel
         ? moneyDrive.run({
-            appraisal: problem.data,
+            appraisal: { ...problem.data, trials: DRIVE_TRIALS },
             travel: { distanceKm: travel.distanceKm, costPerKm: travel.costPerKm, speedKmh: 50 },
             haggle: travel.haggle,
           })

@@ -15,6 +15,9 @@ export interface Bargain {
 /** The offer keeps this far under the ceiling, so that the seller never hears it and there is room to meet. */
 const UNDER_CEILING = 0.1;
 
+/** An offer under this share of what is asked is not made. */
+const LEAST_SHARE = 0.5;
+
 function step(minor: number): number {
   return minor < 10_000 ? 500 : 1_000;
 }
@@ -48,10 +51,11 @@ export function bargain(
     return { offer: null, sentence: named ? `${named}${others}.` : 'Nothing bad found yet.' };
   const most = clamp(ceiling * (1 - UNDER_CEILING), 0, asking);
   const offer = roundOffer(most);
-  if (offer <= 0)
+  // Far under what is asked an offer only offends: say that it is too much work, and leave the next word to the seller.
+  if (offer < asking * LEAST_SHARE)
     return {
       offer: null,
-      sentence: named ? `${named}${others}. It is too much work for me.` : 'It is too much work for me.',
+      sentence: `${named ? `${named}${others}. ` : ''}For ${say(asking)} it is too much work for me.`,
     };
   if (offer >= roundOffer(asking))
     return { offer: null, sentence: named ? `${named}${others}.` : 'Nothing bad found yet.' };

@@ -31,6 +31,18 @@ const HALF_LIFE_DAYS = 365;
 const MOST_DEVIATIONS = 3.5;
 const MAD_TO_SIGMA = 1.4826;
 const MANY_FROM = 5;
+/** One unit of the currency, in minor ones. */
+const WHOLE = 100;
+
+/** A range as people say prices: whole units, never narrower than it was reckoned. */
+function outward(low: number, likely: number, high: number): { low: number; likely: number; high: number } {
+  const middle = roundHalfUp(likely / WHOLE) * WHOLE;
+  return {
+    low: Math.min(Math.floor(low / WHOLE) * WHOLE, middle),
+    likely: middle,
+    high: Math.max(Math.ceil(high / WHOLE) * WHOLE, middle),
+  };
+}
 
 /** Quantile of weighted values: where half the weight, or any share of it, lies below; between values linear. */
 function weightedQuantile(values: { price: number; weight: number }[], q: number): number {
@@ -54,7 +66,7 @@ function weightedQuantile(values: { price: number; weight: number }[], q: number
 /**
  * What a bicycle may fetch, from sold ones: the likely is the weighted median (a sale a year old counts half), low and high
  * the weighted tenth and ninetieth hundredths, widened when there are few. Sales over 3.5 scaled absolute deviations from
- * the median are left out and named. With one or two the range is a fifth to either side.
+ * the median are left out and named. The range is given in whole units, rounded outward. With one or two the range is a fifth to either side.
  *
  * Units: minor units. Errors: a price below nought. Source: robust statistics (median, median absolute deviation).
  * Example: 260, 290, 300, 310, 1200 → 1200 left out, likely 295.
@@ -93,7 +105,7 @@ function run({ sales, today }: z.output<typeof input>): Comparables {
   const low = Math.min(weightedQuantile(used, 0.1), likely - spread);
   const high = Math.max(weightedQuantile(used, 0.9), likely + spread);
   return {
-    range: { low: roundHalfUp(Math.max(0, low)), likely: roundHalfUp(likely), high: roundHalfUp(high) },
+    range: outward(Math.max(0, low), likely, high),
     used,
     leftOut,
     verdict: few ? 'few' : 'many',

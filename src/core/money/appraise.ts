@@ -5,7 +5,7 @@ import { atLeast, floorForgiving, mean, moreThan, quantileSorted, roundHalfUp, r
 import { minorUnit, row, type WorkingRow } from '../verdict';
 import { payableOf } from './ceiling';
 import { pertMean, pertQuantile } from './pert';
-import { quantileSelected } from './select';
+import { quantileRaised, quantileSelected } from './select';
 import { uniformStream } from './streams';
 
 const BINS = 36;
@@ -148,11 +148,13 @@ export function drawProblem(problem: Case): Drawn {
   const net = resale.map((value) => value * keep - problem.fee.fixed - problem.otherCosts);
   const minutes = new Float64Array(trials);
   const lines = problem.costs.map((line) => drawsOf(line, seed, trials));
-  for (const line of lines)
+  lines.forEach((line, at) => {
+    if (problem.costs[at]!.chance === 0) return;
     for (let i = 0; i < trials; i++) {
       net[i] = net[i]! - line.parts[i]!;
       minutes[i] = minutes[i]! + line.minutes[i]!;
     }
+  });
   return { net, minutes, resale, lines, keep };
 }
 
@@ -218,7 +220,13 @@ function run(problem: Case): Appraisal {
     .map((line, at) => {
       const { parts, minutes: taken } = lines[at]!;
       if (line.chance === 0) return { label: line.label, kind: line.kind, lift: 0 };
-      return { label: line.label, kind: line.kind, lift: liftOf((i) => parts[i]! + perMinute * taken[i]!) };
+      return {
+        label: line.label,
+        kind: line.kind,
+        lift: roundHalfUp(
+          quantileRaised(payable, parts, taken, perMinute, 1 - problem.confidence, rawCeiling) - rawCeiling,
+        ),
+      };
     })
     .sort((a, b) => b.lift - a.lift || (a.label < b.label ? -1 : 1));
   const resaleMean = pertMean(problem.resale);

@@ -55,7 +55,8 @@ export function TitleBlock({
   const ceiling = hush ? null : known;
   const paid = spent(bicycle);
   const bought = bicycle.purchase !== null;
-  const shown = bought ? paid : bicycle.appraisal.asking;
+  const customer = bicycle.purpose === 'customer';
+  const shown = bought || customer ? paid : bicycle.appraisal.asking;
   const over = ceiling !== null && (bicycle.purchase?.paid ?? bicycle.appraisal.asking) > ceiling;
   const missing = lookOver?.placesNotLookedAt.length ?? null;
   return (
@@ -73,7 +74,7 @@ export function TitleBlock({
       <Cell
         label={
           ceiling === null
-            ? bought
+            ? bought || customer
               ? 'Spent'
               : 'Asked'
             : bought

@@ -199,6 +199,11 @@ export function Door({ bicycle, send, found }: StageProps & { found: BuyAppraisa
           Tap what you see; a second tap takes it back. What you leave counts as not looked at. The ordinary work is
           always in the sum.
         </Typography>
+        {lines.length === 0 && (
+          <Typography role="status" sx={{ mt: 2 }}>
+            Getting the checks…
+          </Typography>
+        )}
         {groups.map((group) => (
           <Box key={group} sx={{ mt: 2 }}>
             <Typography variant="h3" sx={{ color: 'text.secondary', mb: 0.5 }}>

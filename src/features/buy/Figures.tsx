@@ -333,12 +333,12 @@ export function Figures({ bicycle, send, reckoning }: StageProps & { reckoning: 
               onChoose={(kind) => put({ target: { ...appraisal.target, kind } })}
             />
             <ReadingField
-              label="Other costs"
+              label="Other costs, not the drive"
               kind="money"
               unit={currency}
               value={appraisal.otherCosts}
               onCommit={(otherCosts) => put({ otherCosts })}
-              help="Not the drive: that is spent"
+              width={190}
             />
           </Box>
         </Box>

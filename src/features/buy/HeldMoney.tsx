@@ -17,15 +17,14 @@ export function HeldMoney({ label, children, pinned }: { label: string; children
   }, []);
   const shown = held || pinned;
   return (
-    <Box sx={{ position: 'relative', flex: 1 }}>
+    <Box sx={{ flex: 1 }}>
       {shown && (
         <Box
           role="status"
           sx={{
             position: 'absolute',
-            left: { xs: -16, md: 0 },
-            right: { xs: -16, md: 'auto' },
-            minWidth: { md: 420 },
+            left: 0,
+            right: 0,
             bottom: 'calc(100% + 8px)',
             bgcolor: 'sheet.paper',
             border: '1.5px solid',

@@ -63,7 +63,7 @@ function PlaceRow({
   const part = looked > 0 && looked < of ? `${looked} of ${of} looked at` : null;
   const aside = [again && 'look again', raised && 'raised by its sibling', part].filter(Boolean).join(' · ');
   return (
-    <Box component="li">
+    <Box component="li" sx={{ scrollMarginTop: 8 }}>
       <Box
         component="button"
         aria-expanded={isOpen}

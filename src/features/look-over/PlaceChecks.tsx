@@ -147,7 +147,7 @@ function HandBar({
             disabled={state === 'fine' && !canBeFine}
             aria-keyshortcuts={KEYS[state]}
             onClick={() => onState(state)}
-            sx={{ px: 1.25, minHeight: 48, minWidth: { xs: 0, sm: 108 }, gap: 0.75 }}
+            sx={{ px: 1, minHeight: 48, minWidth: 0, gap: 0.6 }}
           >
             <StateMark state={state} size={18} word={false} />
             {state === 'fine' ? 'Fine' : stateLabel(state)}
@@ -191,7 +191,7 @@ export function PlaceChecks({
   useEffect(() => {
     const first = asksReading ? box.current?.querySelector<HTMLElement>('input[data-reading]') : null;
     (first ?? box.current)?.focus({ preventScroll: true });
-    void box.current?.closest('li')?.scrollIntoView({ block: 'nearest' });
+    void box.current?.closest('li')?.scrollIntoView({ block: 'start' });
   }, [asksReading]);
 
   /** Looked at the whole place and found nothing: every check that looking can answer and that says nothing yet. */

@@ -13,11 +13,32 @@ export interface Reckoning<Output> {
 }
 
 const answered = new Map<string, Reckoned>();
+/** Questions that are being answered: another view that asks the same waits for the same answer. */
+const asked = new Map<string, Promise<Reckoned>>();
 const MOST_ANSWERS = 300;
 
 function remember(key: string, result: Reckoned): void {
   answered.set(key, result);
   if (answered.size > MOST_ANSWERS) answered.delete(answered.keys().next().value!);
+}
+
+async function ask(caller: string, id: string, key: string): Promise<Reckoned> {
+  const running = asked.get(key);
+  if (running) {
+    try {
+      return await running;
+    } catch (error) {
+      // Whoever asked first has turned to another question; this one still wants its answer.
+      if (!(error instanceof Cancelled)) throw error;
+    }
+  }
+  const own = reckoner().reckon(caller, id, JSON.parse(key.slice(id.length + 1)));
+  asked.set(key, own);
+  try {
+    return await own;
+  } finally {
+    if (asked.get(key) === own) asked.delete(key);
+  }
 }
 
 /**
@@ -34,17 +55,15 @@ export function useReckon<Output>(id: string, input: unknown): Reckoning<Output>
     if (key === null) return;
     if (answered.has(key)) return;
     let gone = false;
-    reckoner()
-      .reckon(caller, id, JSON.parse(key.slice(id.length + 1)))
-      .then(
-        (result) => {
-          remember(key, result);
-          if (!gone) setShown({ key, result });
-        },
-        (error: unknown) => {
-          if (!gone && !(error instanceof Cancelled)) setShown({ key, result: 'failed' });
-        },
-      );
+    ask(caller, id, key).then(
+      (result) => {
+        remember(key, result);
+        if (!gone) setShown({ key, result });
+      },
+      (error: unknown) => {
+        if (!gone && !(error instanceof Cancelled)) setShown({ key, result: 'failed' });
+      },
+    );
     return () => {
       gone = true;
     };

@@ -12,6 +12,7 @@ import { StateGlyph } from '../StateMark';
 import { useWidth } from '../useWidth';
 import { BicycleLines, BicycleSketch } from './BicycleLines';
 
+const UNSEEN_SHARE = 0.5;
 const SIGN_PX = 22;
 const DOT_PX = 5;
 /** Half of 48 px: how far from a place a finger may land. */
@@ -178,7 +179,9 @@ export function BicycleDrawing({
         {Object.entries(spots).map(([place, spot]) => {
           const sign = bySign.get(place);
           if (!onOpen && !sign) return null;
-          const size = (quiet ? SIGN_PX * 0.72 : SIGN_PX) * mmPerPx;
+          // What nobody has looked at is most of the bicycle at first: small, so that the bicycle is still seen.
+          const unseen = sign?.sign === 'not-looked-at';
+          const size = (quiet ? SIGN_PX * 0.72 : SIGN_PX) * (unseen ? UNSEEN_SHARE : 1) * mmPerPx;
           const open = onOpen && {
             role: 'button',
             tabIndex: place === entry ? 0 : -1,
