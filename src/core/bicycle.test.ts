@@ -1,4 +1,4 @@
-import { bicycleKind, frontBrakeSurface, withConsequences } from './bicycle';
+import { appliesTo, bicycleKind, frontBrakeSurface, withConsequences } from './bicycle';
 import { checksFor } from './inspect/checks';
 
 const kind = bicycleKind.parse({});
@@ -26,9 +26,16 @@ describe('what a bicycle is', () => {
   test('a drum leaves neither track nor pad to measure from outside; back-pedalling has a caliper in front', () => {
     expect(frontBrakeSurface({ brakes: 'back-pedal' })).toBe('rim');
     expect(frontBrakeSurface({ brakes: 'drum' })).toBe('hub');
-    const checks = (brakes: typeof kind.brakes) => checksFor({ brakes }).map((check) => check.id);
-    expect(checks('cantilever')).toEqual(expect.arrayContaining(['brake-surface', 'pads']));
-    expect(checks('drum')).not.toEqual(expect.arrayContaining(['brake-surface']));
-    expect(checks('drum')).not.toEqual(expect.arrayContaining(['pads']));
+    const checks = (brakes: typeof kind.brakes) => checksFor({ ...kind, brakes }).map((check) => check.id);
+    expect(checks('cantilever')).toEqual(expect.arrayContaining(['braking-front', 'pads-front']));
+    for (const id of ['braking-front', 'pads-front', 'disc-front']) expect(checks('drum')).not.toContain(id);
+    expect(checks('back-pedal')).toContain('braking-front');
+    expect(checks('back-pedal')).not.toContain('braking-rear');
+  });
+  test('a condition of a table reads the fields of the bicycle', () => {
+    expect(appliesTo(kind, null)).toBe(true);
+    expect(appliesTo(kind, 'gears=derailleur|hub')).toBe(true);
+    expect(appliesTo(kind, 'gears=derailleur;brakes=disc')).toBe(kind.brakes === 'disc');
+    expect(appliesTo({ ...kind, electric: true }, 'electric=true')).toBe(true);
   });
 });

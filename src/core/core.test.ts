@@ -2,12 +2,17 @@ import { existsSync, readFileSync } from 'node:fs';
 import { readTable, TABLES } from '../../scripts/tables';
 import { answer } from './calculator';
 import { cleanOptions } from './clean/options';
-import { decideJobs, jobRules } from './decide/jobs';
+import { jobRules, chainReactions } from './decide/data/rules';
+import { decideJobs } from './decide/jobs';
 import { bicycleGeometry } from './drawing/bicycle';
 import { bicycleKind, type BicycleKind } from './bicycle';
 import { bearingsGrade } from './bearings/grade';
 import { BRAKES } from './bicycle';
-import { checks } from './inspect/checks';
+import { kindFor } from '../../tests/kindFor';
+import { checks, checksFor } from './inspect/checks';
+import { isCondition } from './bicycle';
+import { doorChecks } from './buy/data/doorChecks';
+import { knowledge } from './inspect/knowledge';
 import { inspectLookOver } from './inspect/lookOver';
 import { atLeast, floorForgiving, moreThan, plainZero, quantileSorted, roundHalfUp } from './numbers';
 import { proofs } from './prove/proofs';
@@ -70,7 +75,10 @@ describe('the vocabulary', () => {
   test('every place that is spoken of is in it', () => {
     const spoken = [
       ...checks.map((c) => c.place),
-      ...jobRules.map((r) => r.place),
+      ...jobRules.map((r) => r.place).filter((place) => place !== '*'),
+      ...doorChecks.map((d) => d.place),
+      ...knowledge.faults.map((f) => f.place),
+      ...knowledge.tests.map((t) => t.place),
       ...boltPlan.map((b) => b.place),
       ...proofs.map((p) => p.place),
       frontHub.place,
@@ -100,15 +108,61 @@ describe('the vocabulary', () => {
       ],
       ['bearings.identifyBall', ['in-size', 'undersize', 'uneven', 'unknown']],
       ['money.appraise', ['buy', 'haggle', 'walk-away']],
+      ['money.drive', ['go', 'ask-first', 'stay']],
+      ['inspect.hanger', ['straight', 'align', 'replace', 'measure-again']],
+      ['inspect.runout', ['true', 'near', 'true-it']],
+      ['inspect.rimPlay', ['none', 'slight', 'clear']],
+      ['inspect.spokeMap', ['even', 'uneven', 'slack', 'broken']],
+      ['inspect.tyreAge', ['sound', 'near', 'renew']],
+      ['inspect.diagnose', ['settled', 'keep-testing', 'cannot-tell']],
+      ['inspect.eye', ['eye-fine', 'eye-watch', 'eye-service', 'eye-replace', 'eye-unsafe']],
+      ['inspect.leverHand', ['as-wanted', 'other-hand']],
+      ['buy.fit', ['fits', 'range', 'small', 'large']],
+      ['buy.age', ['dated', 'changed', 'unknown']],
+      ['buy.comparables', ['many', 'few', 'none']],
       ['clean.options', ['good', 'caution', 'never']],
     ];
     for (const [calculator, list] of verdicts)
       for (const verdict of list) expect(states.map((s) => s.id)).toContain(stateOf(calculator, verdict));
     expect(() => stateOf('inspect.disc', 'shiny')).toThrow('no state');
-    for (const line of verdictStates) expect([...calculatorIds(), 'inspect.outcome']).toContain(line.calculator);
+    for (const line of verdictStates)
+      expect([...calculatorIds(), 'inspect.outcome', 'inspect.eye', 'inspect.leverHand']).toContain(line.calculator);
   });
   test('every proposed job listens to a check and to verdicts that it can give', () => {
-    for (const rule of jobRules) if (rule.when) expect(checks.map((c) => c.id)).toContain(rule.when.check);
+    const ids = checks.map((check) => check.id);
+    for (const rule of jobRules) {
+      if (!rule.check || rule.check === '*') continue;
+      expect(ids).toContain(rule.check);
+      const outcomes = checks.find((check) => check.id === rule.check)!.outcomes.map((outcome) => outcome.id);
+      const verdicts = verdictStates.map((line) => line.verdict);
+      for (const verdict of rule.verdicts!.split('|')) expect([...outcomes, ...verdicts]).toContain(verdict);
+    }
+  });
+  test('what is grave has a job: no outcome that is serviced, replaced or unsafe is left without one', () => {
+    for (const check of checks)
+      for (const outcome of check.outcomes) {
+        if (!['service', 'replace', 'unsafe'].includes(outcome.state)) continue;
+        const heard = jobRules.some(
+          (rule) => rule.check === check.id && rule.verdicts!.split('|').includes(outcome.id),
+        );
+        expect([check.id, outcome.id, heard]).toEqual([check.id, outcome.id, true]);
+      }
+  });
+  test('chain reactions start from jobs that there are and bring jobs that there are', () => {
+    const ids = jobRules.map((rule) => rule.id);
+    for (const reaction of chainReactions) {
+      expect(ids).toContain(reaction.job);
+      if (reaction.brings) expect(ids).toContain(reaction.brings);
+    }
+  });
+  test('every condition of a table names a field of a bicycle', () => {
+    const conditions = [
+      ...checks.map((check) => check.applies),
+      ...doorChecks.map((line) => line.applies),
+      ...chainReactions.map((reaction) => reaction.applies),
+    ];
+    for (const condition of conditions)
+      if (condition) expect([condition, isCondition(condition)]).toEqual([condition, true]);
   });
 });
 
@@ -213,12 +267,20 @@ describe('where parts go to be cleaned', () => {
 });
 
 describe('jobs', () => {
-  const jobs = (brief: string, found: { check: string; evidence: object }[]) => {
-    const { findings } = ok(answer(inspectLookOver, { brief, found }));
+  const jobs = (brief: string, found: { check: string; evidence: object }[], kind: object = {}) => {
+    const { findings } = ok(answer(inspectLookOver, { brief, kind, found }));
     return ok(
       answer(decideJobs, {
         brief,
-        findings: findings.map(({ check, label, verdict, reasons }) => ({ check, label, verdict, reasons })),
+        kind,
+        findings: findings.map(({ check, label, place, verdict, outcome, reasons }) => ({
+          check,
+          label,
+          place,
+          verdict,
+          outcome,
+          reasons,
+        })),
       }),
     ).jobs.map((job) => job.rule);
   };
@@ -229,14 +291,32 @@ describe('jobs', () => {
   test('a chain past its limit asks for a chain and the proof of its cogs', () => {
     expect(jobs('rideable', [wornChain])).toEqual(expect.arrayContaining(['chain', 'prove-cogs']));
   });
+  test('worn cogs bring their chain, and say so', () => {
+    const both = jobs('rideable', [{ check: 'cogs', evidence: { outcome: 'gone' } }]);
+    expect(both).toEqual(expect.arrayContaining(['cogs-gone', 'chain']));
+  });
+  test('a rough hub offers its overhaul and a new one in each other’s stead', () => {
+    const rough = { check: 'hub-rear', evidence: { feel: 'gritty', play: 'slight' } };
+    expect(jobs('rideable', [rough])).toEqual(expect.arrayContaining(['hub-rear-open', 'hub-rear-swap']));
+  });
+  test('what feels right is left alone on purpose', () => {
+    const sound = { check: 'hub-front', evidence: { feel: 'smooth', play: 'none' } };
+    expect(jobs('rideable', [sound])).toContain('hub-front-leave');
+    expect(jobs('period', [sound])).toContain('hub-front-period');
+  });
+  test('what was judged by eye has a job of its own check', () => {
+    expect(jobs('rideable', [{ check: 'nipples-front', evidence: { byEye: 'service' } }])).toContain(
+      'by-eye-service:nipples-front',
+    );
+  });
   test('the brief changes what is proposed', () => {
     const found = [
       wornChain,
-      { check: 'tyres', evidence: { outcome: 'fine-cracks' } },
+      { check: 'tyre-front', evidence: { outcome: 'fine-cracks' } },
       { check: 'frame', evidence: { outcome: 'rust' } },
     ];
-    expect(jobs('rideable', found)).toContain('tyres-watch');
-    expect(jobs('modernise', found)).toEqual(expect.arrayContaining(['tyres-fresh', 'gears']));
+    expect(jobs('rideable', found)).toContain('tyre-front-watch');
+    expect(jobs('modernise', found)).toEqual(expect.arrayContaining(['tyre-front-fresh', 'gears']));
     expect(jobs('period', found)).toContain('frame-refinish');
     expect(jobs('preserve', found)).toEqual(expect.arrayContaining(['wax', 'frame-rust']));
     expect(jobs('donor', found)).toEqual(['break']);
@@ -248,7 +328,8 @@ describe('jobs', () => {
         if (['service', 'replace', 'unsafe'].includes(outcome.state))
           expect([
             outcome.id,
-            jobs('rideable', [{ check: check.id, evidence: { outcome: outcome.id } }]).length > 1,
+            jobs('rideable', [{ check: check.id, evidence: { outcome: outcome.id } }], kindFor(check.applies)).length >
+              1,
           ]).toEqual([outcome.id, true]);
       }
     }
@@ -322,6 +403,15 @@ describe('ready', () => {
     expect(found.ready).toBe(false);
     expect(found.missing[0]!.blocks).toBe(true);
   });
+  test('an unsafe complaint that is not settled is never ready; another is only told', () => {
+    const said = (unsafe: boolean) => readiness({ ...good, complaints: [{ id: 'c', label: 'It slips', unsafe }] });
+    expect(said(true).ready).toBe(false);
+    expect(said(false)).toMatchObject({ ready: true, missing: [{ kind: 'complaint', blocks: false }] });
+  });
+  test('what was seen dirty is asked again once it is clean', () => {
+    const [finding] = good.findings;
+    expect(readiness({ ...good, findings: [{ ...finding!, again: true }] }).missing).toMatchObject([{ kind: 'again' }]);
+  });
   test('what was not looked at is asked for again', () => {
     expect(readiness({ ...good, findings: [{ ...good.findings[0]!, state: 'not-looked-at' }] }).missing).toHaveLength(
       1,
@@ -341,7 +431,7 @@ describe('the drawing', () => {
         expect(spot.y).toBeGreaterThan(0);
         expect(spot.y).toBeLessThan(drawing.heightMm);
       }
-      for (const check of checks) expect(Object.keys(drawing.spots)).toContain(check.place);
+      for (const check of checksFor(kind)) expect(Object.keys(drawing.spots)).toContain(check.place);
     }
   });
 });

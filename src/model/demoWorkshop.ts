@@ -313,5 +313,8 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
     },
   ];
 
-  return { bicycles: [tourer, staff, racer, visitor], settings: { ...USUAL_SETTINGS, name: 'Ticket hall workshop' } };
+  return {
+    bicycles: [tourer, staff, racer, visitor],
+    settings: { ...USUAL_SETTINGS, name: 'Ticket hall workshop', customerPerHour: 3600 },
+  };
 }

@@ -133,6 +133,7 @@ describe('what a change is called', () => {
           at: AT,
           evidence: { pitches: 24, lengthMm: 306.9 },
           note: '',
+          seenAs: 'bought',
           withdrawn: false,
         },
       },

@@ -114,6 +114,7 @@ export const USUAL_SETTINGS: WorkshopSettings = {
   name: 'Workshop',
   currency: 'EUR',
   labourPerHour: 0,
+  customerPerHour: 0,
   rules: { openSound: false, reuseBalls: 'if-bright', cartridges: 'replace-when-rough', pittedCup: 'renew-unit' },
   school: 'from-tight',
   letterKeys: true,

@@ -120,7 +120,7 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
 
 const SETTINGS_STEPS: Record<number, (old: Raw) => Raw> = {
   1: (old) => ({ ...old, schemaVersion: 2, letterKeys: true }),
-  2: (old) => ({ ...old, schemaVersion: 3, frontBrakeHand: 'either' }),
+  2: (old) => ({ ...old, schemaVersion: 3, frontBrakeHand: 'either', customerPerHour: 0 }),
 };
 
 export type Opened =

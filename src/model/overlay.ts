@@ -43,7 +43,8 @@ export function overlayFor(
   if (['buy', 'look-over', 'decide', 'prove', 'hand-over'].includes(stage))
     for (const [place, state] of states)
       if (stage !== 'buy' || state !== 'not-looked-at') signs.set(place, { sign: state });
-  if (stage === 'buy') for (const [place, state] of gravest(door)) if (!signs.has(place)) signs.set(place, { sign: state });
+  if (stage === 'buy')
+    for (const [place, state] of gravest(door)) if (!signs.has(place)) signs.set(place, { sign: state });
   if (stage === 'strip' || stage === 'clean' || stage === 'overhaul') {
     for (const tray of bicycle.trays) {
       const back = tray.order.length > 0 && !isApart(tray);

@@ -327,7 +327,10 @@ export const workshopSettings = z.strictObject({
   schemaVersion: z.literal(SCHEMA_VERSION),
   name: z.string().max(120),
   currency: currencyCode,
+  /** What an hour of the workshop's own time counts in its profit. */
   labourPerHour: minorUnits,
+  /** What a customer pays for an hour. */
+  customerPerHour: minorUnits,
   rules: houseRules,
   school: z.enum(['from-tight', 'from-loose']),
   /** Single-letter keys can be switched off, for those who speak to the machine or lean on the keyboard. */

@@ -15,6 +15,7 @@ import {
   spent,
   trayFor,
   workedMinutes,
+  taughtBy,
 } from './selectors';
 
 const AT = '2026-11-25T10:00:00.000Z';
@@ -46,10 +47,31 @@ const keep: Command = {
 };
 
 describe('what a record means', () => {
-  test('a new bicycle carries the ordinary work and five faults that are often met', () => {
-    expect(USUAL_COSTS.filter((line) => line.kind === 'standing')).toHaveLength(1);
-    expect(USUAL_COSTS.filter((line) => line.kind === 'fault')).toHaveLength(5);
-    expect(appraisalInput(after(), USUAL_SETTINGS).costs).toHaveLength(6);
+  test('a new bicycle carries the ordinary work; its faults come from the door check', () => {
+    expect(USUAL_COSTS.map((line) => line.kind)).toEqual(['standing']);
+    const input = appraisalInput(after(), USUAL_SETTINGS, []);
+    expect(input.lines).toHaveLength(1);
+    expect(input.door).toEqual({});
+  });
+
+  test('the drive counts before the purchase and is spent after it', () => {
+    const away = { type: 'describeLead' as const, changes: { distanceKm: 40 } };
+    expect(appraisalInput(after(away), USUAL_SETTINGS, []).travel).toMatchObject({ distanceKm: 40 });
+    const bought = after(away, { type: 'recordPurchase', paid: 9000, at: AT });
+    expect(appraisalInput(bought, USUAL_SETTINGS, []).travel).toBeNull();
+  });
+
+  test('minutes of work teach the next appraisal by place, minutes of looking do not', () => {
+    const entry = (id: string, stage: 'strip' | 'look-over', minutes: number) => ({
+      type: 'putMinutes' as const,
+      entry: { id, stage, minutes, at: AT, place: 'hub.front' },
+    });
+    const worked = after(entry('1', 'strip', 40), entry('2', 'strip', 20), entry('3', 'look-over', 5), {
+      type: 'answerDoor',
+      line: 'hub-front',
+      answer: 'bad',
+    });
+    expect(taughtBy(worked)).toEqual({ door: { 'hub-front': 'bad' }, minutesAt: { 'hub.front': 60 } });
   });
 
   test('the last observation of a check counts, one taken back does not', () => {
@@ -59,7 +81,9 @@ describe('what a record means', () => {
       type: 'withdrawObservation',
       observation: '2',
     });
-    expect(lookOverInput(back, USUAL_SETTINGS).found).toEqual([{ check: 'tyres', evidence: { outcome: 'sound' } }]);
+    expect(lookOverInput(back, USUAL_SETTINGS, '2026-11-25').found).toEqual([
+      { check: 'tyres', evidence: { outcome: 'sound' }, seenAs: 'bought' },
+    ]);
   });
 
   test('once jobs are decided they are the costs, and the price paid is what was asked', () => {

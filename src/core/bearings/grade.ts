@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ruleWords, type HouseRule } from '../houseRules';
 import { defineCalculator } from '../calculator';
 import { row, type Judged } from '../verdict';
 
@@ -173,7 +174,10 @@ function run(evidence: Evidence): Grade {
   if (evidence.brief === 'preserve' && (found.verdict === 'renew-unit' || found.verdict === 'renew-cone'))
     reasons.push('The brief is to preserve: keep the old part with the bicycle.');
   if (evidence.brief === 'donor') reasons.push(donorWords(evidence));
-  if (found.rule) reasons.push(`House rule in force: ${found.rule}.`);
+  if (found.rule) {
+    const [key, value] = found.rule.split(': ') as [HouseRule['key'], string];
+    reasons.push(`House rule: ${ruleWords(key, value === 'true' ? 'yes' : value).toLowerCase()}.`);
+  }
   return {
     verdict: found.verdict,
     needs: NEEDS[found.verdict],

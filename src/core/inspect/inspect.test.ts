@@ -5,6 +5,9 @@ import { miscount } from './chainPitch';
 import { inspectChainWear, type ChainWear, type ChainWearInput } from './chainWear';
 import { inspectCrankPlay } from './crankPlay';
 import { inspectDisc, type Disc, type DiscInput } from './disc';
+import { bicycleKind } from '../bicycle';
+import { checkById, checkPlaces, nothingFound } from './checks';
+import { kindFor } from '../../../tests/kindFor';
 import { inspectLookOver } from './lookOver';
 import { inspectWearLimit } from './wearLimit';
 
@@ -170,10 +173,81 @@ describe('the look-over of a bicycle', () => {
   const one = (check: string, evidence: object, kind: object = {}) =>
     look([{ check, evidence }], kind).findings.find((f) => f.check === check)!;
 
-  test('twelve checks, none looked at, and none of them fine', () => {
+  test('some seventy checks over some forty places, none looked at, and none of them fine', () => {
     const found = look([]);
-    expect(found.findings).toHaveLength(12);
-    expect(found.notLookedAt).toBe(12);
+    expect(found.findings.length).toBeGreaterThanOrEqual(60);
+    expect(found.places).toBeGreaterThanOrEqual(38);
+    expect(found.notLookedAt).toBe(found.findings.length);
+    expect(found.placesNotLookedAt).toHaveLength(found.places);
+  });
+
+  test('the quick set is fifteen places, whatever the brakes', () => {
+    for (const brakes of ['caliper', 'disc', 'cantilever'] as const)
+      expect(checkPlaces(bicycleKind.parse({ brakes }), 'quick')).toHaveLength(15);
+  });
+
+  test('the ground comes before the stand', () => {
+    const phases = checkPlaces(bicycleKind.parse({})).map((at) => at.phase);
+    expect(phases).toEqual([...phases].sort());
+    expect(new Set(phases).size).toBe(2);
+  });
+
+  test('what dirt can hide is asked again once it is clean, what it cannot is not', () => {
+    const found = [
+      { check: 'hub-front', evidence: { feel: 'smooth', play: 'none' } },
+      { check: 'chain', evidence: { pitches: 24, lengthMm: 305 } },
+    ];
+    const after = (now: string, entries: object[] = found) => {
+      const result = answer(inspectLookOver, { now, found: entries });
+      if (!result.ok) throw new Error(JSON.stringify(result.errors));
+      return result.output.findings.filter((each) => each.again).map((each) => each.check);
+    };
+    expect(after('bought')).toEqual([]);
+    expect(after('cleaned')).toEqual(['hub-front']);
+    expect(after('cleaned', [{ ...found[0], seenAs: 'cleaned' }])).toEqual([]);
+  });
+
+  test('one pad that fails raises the others', () => {
+    const found = look([{ check: 'pads-front', evidence: { readingsMm: [1.5] } }]);
+    const rear = found.findings.find((each) => each.check === 'pads-rear')!;
+    expect(rear.raisedBy).toContain('Brake pads, front failed');
+    expect(found.findings.find((each) => each.check === 'chain')!.raisedBy).toBeNull();
+  });
+
+  test('a disc of 1.52 with 1.5 stamped on it is near, not sound', () => {
+    expect(one('disc-front', { readingsMm: [1.52], minimumMm: 1.5 }, { brakes: 'disc' })).toMatchObject({
+      state: 'watch',
+      verdict: 'near',
+    });
+  });
+
+  test('the other hand on the front brake is told only where the house rules name one', () => {
+    const hand = (frontBrakeHand: string) => {
+      const result = answer(inspectLookOver, {
+        frontBrakeHand,
+        found: [{ check: 'lever-hand', evidence: { outcome: 'left' } }],
+      });
+      if (!result.ok) throw new Error(JSON.stringify(result.errors));
+      return result.output.findings.find((each) => each.check === 'lever-hand')!.state;
+    };
+    expect([hand('either'), hand('left'), hand('right')]).toEqual(['fine', 'fine', 'service']);
+  });
+
+  test('judged by eye counts until a reading is there, and a chain is never fine by eye', () => {
+    expect(one('pads-front', { byEye: 'service' })).toMatchObject({ state: 'service', verdict: 'eye-service' });
+    expect(one('pads-front', { byEye: 'fine', readingsMm: [1.5] })).toMatchObject({ state: 'unsafe' });
+    expect(nothingFound(checkById('chain')!)).toBeNull();
+    expect(nothingFound(checkById('frame')!)).toEqual({ outcome: 'sound' });
+  });
+
+  test('a rock of 1.2 mm at the rim counts as clear play where no play was put down', () => {
+    expect(one('hub-front', { rimMm: 1.2 })).toMatchObject({ verdict: 'adjust' });
+    expect(one('hub-front', { rimMm: 1.2 }).reasons.join(' ')).toContain('at the bearing');
+  });
+
+  test.each(['crack', 'repair', 'carbon-dull'])('frame: %s goes to a qualified person', (outcome) => {
+    expect(one('frame', { outcome })).toMatchObject({ state: 'unsafe' });
+    expect(one('frame', { outcome }).reasons.join(' ')).toContain('qualified person');
   });
 
   test('carbon that sounds dull is unsafe until a qualified person has looked', () => {
@@ -196,17 +270,18 @@ describe('the look-over of a bicycle', () => {
   });
 
   test('the brake surface is the rim or the disc, as the bicycle has it', () => {
-    expect(one('brake-surface', { readingsMm: [0.25] }, { brakes: 'caliper' }).state).toBe('watch');
-    expect(one('brake-surface', { readingsMm: [1.5], minimumMm: 1.5 }, { brakes: 'disc' }).state).toBe('unsafe');
-    expect(one('pads', { readingsMm: [2.8] }, { brakes: 'disc' }).state).toBe('watch');
-    expect(one('pads', { readingsMm: [2.8] }, { brakes: 'caliper' }).state).toBe('watch');
-    expect(one('pads', { readingsMm: [1.9] }, { brakes: 'caliper' }).state).toBe('unsafe');
+    expect(one('braking-front', { readingsMm: [0.25] }, { brakes: 'caliper' }).state).toBe('watch');
+    expect(one('disc-front', { readingsMm: [1.5], minimumMm: 1.5 }, { brakes: 'disc' }).state).toBe('unsafe');
+    expect(one('pads-front', { readingsMm: [2.8] }, { brakes: 'disc' }).state).toBe('watch');
+    expect(one('pads-front', { readingsMm: [2.8] }, { brakes: 'caliper' }).state).toBe('watch');
+    expect(one('pads-front', { readingsMm: [1.9] }, { brakes: 'caliper' }).state).toBe('unsafe');
   });
 
   test('every outcome of every check can be reported', () => {
     for (const check of checks) {
       if (check.kind !== 'outcome') continue;
-      for (const outcome of check.outcomes) expect(one(check.id, { outcome: outcome.id }).state).toBe(outcome.state);
+      for (const outcome of check.outcomes)
+        expect(one(check.id, { outcome: outcome.id }, kindFor(check.applies)).state).toBe(outcome.state);
     }
   });
 

@@ -202,7 +202,7 @@ function histogram(sorted: Float64Array): Appraisal['spread'] {
  * Example: a bicycle that fetches exactly 300.00, with no costs and 50.00 of profit wanted, has a ceiling of 250.00.
  */
 function run(problem: Case): Appraisal {
-  const { trials, seed } = problem;
+  const { trials } = problem;
   const { net, minutes, resale, lines, keep } = drawProblem(problem);
 
   const payable = payableOf({ net, minutes }, problem.target, problem.labourPerHour);

@@ -1,4 +1,5 @@
 'use client';
+import RuleOutlined from '@mui/icons-material/RuleOutlined';
 import Inventory2Outlined from '@mui/icons-material/Inventory2Outlined';
 import DarkModeOutlined from '@mui/icons-material/DarkModeOutlined';
 import LightModeOutlined from '@mui/icons-material/LightModeOutlined';
@@ -88,6 +89,16 @@ export function TopBar({ children, end }: { children?: ReactNode; end?: ReactNod
         title="Records"
       >
         <Inventory2Outlined />
+      </IconButton>
+      <IconButton
+        component={Link}
+        prefetch={false}
+        href="/settings"
+        color="inherit"
+        aria-label="House rules"
+        title="House rules"
+      >
+        <RuleOutlined />
       </IconButton>
       <SchemeToggle />
     </Box>

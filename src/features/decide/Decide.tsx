@@ -212,7 +212,7 @@ function groupsOf(proposed: ProposedJob[]) {
 
 /** What is done, what is left alone and why, against what the bicycle can carry. */
 export function Decide({ bicycle, send }: StageProps) {
-  const { currency, labourPerHour } = useSettings();
+  const { currency, labourPerHour, customerPerHour } = useSettings();
   const lookOver = useFindings(bicycle);
   const [tried, setTried] = useState<Record<string, boolean> | null>(null);
   const findings =
@@ -242,8 +242,11 @@ export function Decide({ bicycle, send }: StageProps) {
   const everyJob = [...proposed.map((job) => decided.get(job.rule) ?? asJob(job)), ...others];
   const counts = (id: string) => tried?.[id] ?? inPlan.has(id);
   const counted = tried ? everyJob.filter((job) => counts(job.id)) : plan;
-  const wage =
-    bicycle.appraisal.target.kind === 'hourly' && !customer ? bicycle.appraisal.target.amount : labourPerHour;
+  const wage = customer
+    ? customerPerHour
+    : bicycle.appraisal.target.kind === 'hourly'
+      ? bicycle.appraisal.target.amount
+      : labourPerHour;
   const rowOf = (job: Job, why: string, because: string, reactions: string[]) => (
     <JobRow
       key={job.id}
@@ -355,8 +358,12 @@ export function Decide({ bicycle, send }: StageProps) {
           <AddJob currency={currency} send={send} />
         </Section>
       </Box>
-      {customer && <Estimate bicycle={bicycle} send={send} proposed={proposed} />}
-      <Box className={customer ? 'no-print' : undefined}>
+      {customer && (
+        <Box sx={{ mt: 4 }}>
+          <Estimate bicycle={bicycle} send={send} proposed={proposed} />
+        </Box>
+      )}
+      <Box className={customer ? 'no-print' : undefined} sx={{ mt: 4 }}>
         <Deliveries bicycle={bicycle} send={send} />
       </Box>
     </>

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import Link from 'next/link';
 import { useState } from 'react';
 import type { ProposedJob } from '@/core/decide/jobs';
 import { fileName } from '@/core/fileName';
@@ -82,8 +83,8 @@ function Line({
 /** The estimate of a customer's bicycle: a clean page to print or send, and the owner's word line by line. */
 export function Estimate({ bicycle, send, proposed }: StageProps & { proposed: ProposedJob[] }) {
   const settings = useSettings();
-  const { currency, labourPerHour } = settings;
-  const lines = estimateLines(bicycle, proposed, labourPerHour);
+  const { currency, customerPerHour } = settings;
+  const lines = estimateLines(bicycle, proposed, customerPerHour);
   const answer = (line: EstimateLine, said: 'yes' | 'no' | null, words: string) => {
     const known = bicycle.jobs.find((job) => job.id === line.id);
     const source = proposed.find((job) => job.rule === line.id);
@@ -124,9 +125,13 @@ export function Estimate({ bicycle, send, proposed }: StageProps & { proposed: P
         <Button variant="outlined" color="inherit" onClick={save}>
           Save it as a file
         </Button>
-        {labourPerHour === 0 && (
+        {customerPerHour === 0 && (
           <Typography sx={{ alignSelf: 'center', fontSize: '0.92rem' }}>
-            No wage an hour is set in the house rules: the estimate holds parts only.
+            No hour of a customer is priced yet: the estimate holds parts only. Set it under{' '}
+            <Link prefetch={false} href="/settings">
+              House rules
+            </Link>
+            .
           </Typography>
         )}
       </Box>

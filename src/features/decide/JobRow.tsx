@@ -72,11 +72,16 @@ export function JobRow({
             </Box>
           )}
         </Box>
-        <Box sx={{ textAlign: { sm: 'right' } }}>
+        <Box sx={{ textAlign: { sm: 'right' }, visibility: job.minutes.high === 0 ? 'hidden' : undefined }}>
           <b>{hours(job.minutes.likely)}</b>
           <Box sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>to {hours(job.minutes.high)}</Box>
         </Box>
-        <Box sx={{ textAlign: { sm: 'right' } }}>
+        <Box
+          sx={{
+            textAlign: { sm: 'right' },
+            visibility: job.minutes.high === 0 && job.parts.high === 0 ? 'hidden' : undefined,
+          }}
+        >
           <b>{money(job.parts.likely, currency, true)}</b>
           <Box sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>to {money(job.parts.high, currency, true)}</Box>
         </Box>

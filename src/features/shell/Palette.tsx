@@ -55,6 +55,7 @@ export function Palette({
     list.push(
       { id: 'floor', group: 'Rooms', label: 'The floor', run: go('/') },
       { id: 'records', group: 'Rooms', label: 'Records: export, import, send', run: go('/records') },
+      { id: 'settings', group: 'Rooms', label: 'House rules', run: go('/settings') },
       { id: 'keys', group: 'Rooms', label: 'Keys', run: onShortcuts },
     );
     if (demo) list.push({ id: 'caliper', group: 'Rooms', label: 'Made-up caliper', run: onCaliper });

@@ -40,7 +40,10 @@ export function findingsCsv(bicycles: Bicycle[]): string {
           check?.label ?? row.check,
           row.at,
           Object.entries(row.evidence)
-            .map(([key, value]) => `${key} ${Array.isArray(value) ? value.join(' ') : String(value)}`)
+            .map(
+              ([key, value]) =>
+                `${key} ${Array.isArray(value) ? value.map((each) => (typeof each === 'object' ? JSON.stringify(each) : String(each))).join(' ') : String(value)}`,
+            )
             .join('; '),
           row.note,
         ];

@@ -1,0 +1,85 @@
+/** The schools of the trade as house rules, in plain words: what is asked, and what each answer means at the bench. */
+
+export interface RuleOption {
+  value: string;
+  label: string;
+  words: string;
+}
+
+export interface HouseRule {
+  key: 'openSound' | 'reuseBalls' | 'cartridges' | 'pittedCup' | 'school' | 'frontBrakeHand';
+  title: string;
+  options: RuleOption[];
+}
+
+/** Every house rule. `openSound` is told by "yes" and "no". */
+export const HOUSE_RULES: HouseRule[] = [
+  {
+    key: 'openSound',
+    title: 'A bearing that feels sound',
+    options: [
+      { value: 'no', label: 'Is left alone', words: 'Leave well alone: what runs as it should is not opened.' },
+      { value: 'yes', label: 'Is opened all the same', words: 'Old grease is old: open it, look, and repack.' },
+    ],
+  },
+  {
+    key: 'reuseBalls',
+    title: 'Balls that came out',
+    options: [
+      { value: 'if-bright', label: 'Go back if bright', words: 'Bright, in size and alike: they are used again.' },
+      { value: 'never', label: 'Are always renewed', words: 'Balls are cheap: an opened bearing gets new ones.' },
+    ],
+  },
+  {
+    key: 'cartridges',
+    title: 'A rough cartridge',
+    options: [
+      { value: 'replace-when-rough', label: 'Is renewed', words: 'A cartridge that is rough is pressed out.' },
+      {
+        value: 'repack-if-balls-bright',
+        label: 'Is repacked if its balls are bright',
+        words: 'Seal lifted, washed, greased: it runs on where the balls are bright.',
+      },
+    ],
+  },
+  {
+    key: 'pittedCup',
+    title: 'A pitted cup with no spare',
+    options: [
+      {
+        value: 'renew-unit',
+        label: 'Condemns the unit',
+        words: 'A pitted track eats cones and balls: renew the unit.',
+      },
+      {
+        value: 'run-on',
+        label: 'Runs on',
+        words: 'New balls, set at the tightest spot, said on the sheet, looked at sooner.',
+      },
+    ],
+  },
+  {
+    key: 'school',
+    title: 'A cone is set',
+    options: [
+      { value: 'from-tight', label: 'From tight', words: 'Tight first, then opened until it is free.' },
+      { value: 'from-loose', label: 'From loose', words: 'Loose first, then closed until the play is gone.' },
+    ],
+  },
+  {
+    key: 'frontBrakeHand',
+    title: 'The front brake is worked by',
+    options: [
+      { value: 'either', label: 'Either hand', words: 'No country is set: both are let pass.' },
+      { value: 'left', label: 'The left hand', words: 'As riders in much of the world expect it.' },
+      { value: 'right', label: 'The right hand', words: 'As riders in some countries expect it.' },
+    ],
+  },
+];
+
+/** A rule and its answer as one sentence. Example: `ruleWords('pittedCup', 'run-on')` begins "A pitted cup with no spare runs on". */
+export function ruleWords(key: HouseRule['key'], value: string): string {
+  const rule = HOUSE_RULES.find((each) => each.key === key);
+  const option = rule?.options.find((each) => each.value === value);
+  return rule && option ? `${rule.title} ${option.label.toLowerCase()}` : '';
+}

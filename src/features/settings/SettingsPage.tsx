@@ -1,0 +1,152 @@
+'use client';
+import Box from '@mui/material/Box';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useEffect, useState } from 'react';
+import { currencyCode } from '@/core/fields';
+import { HOUSE_RULES, type HouseRule } from '@/core/houseRules';
+import { changedRule, ruleValue } from '@/model/houseRules';
+import { Choices } from '@/ui/Choices';
+import { ReadingField } from '@/ui/ReadingField';
+import { RuledList } from '@/ui/RuledList';
+import { Section } from '@/ui/Section';
+import { TopBar } from '../bike/TopBar';
+import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
+
+function RuleRow({ rule }: { rule: HouseRule }) {
+  const settings = useSettings();
+  const workshop = useWorkshop();
+  const value = ruleValue(settings, rule.key);
+  const chosen = rule.options.find((option) => option.value === value);
+  return (
+    <Box component="li" sx={{ py: 1.75 }}>
+      <Choices
+        label={rule.title}
+        options={rule.options.map((option) => ({ id: option.value, label: option.label }))}
+        value={value}
+        onChoose={(next) => void workshop.changeSettings(changedRule(settings, rule.key, next))}
+      />
+      <Typography sx={{ mt: 0.75, color: 'text.secondary' }}>{chosen?.words}</Typography>
+    </Box>
+  );
+}
+
+/** A line of text that is kept when it is left, and refused in words where it cannot be. */
+function KeptText({
+  label,
+  value,
+  refuse,
+  onKeep,
+  width,
+}: {
+  label: string;
+  value: string;
+  refuse(text: string): string | null;
+  onKeep(text: string): void;
+  width: number;
+}) {
+  const [draft, setDraft] = useState<string | null>(null);
+  const hint = draft === null ? null : refuse(draft.trim());
+  const keep = () => {
+    if (draft === null || hint) return;
+    if (draft.trim() !== value) onKeep(draft.trim());
+    setDraft(null);
+  };
+  return (
+    <TextField
+      label={label}
+      value={draft ?? value}
+      error={hint !== null}
+      helperText={hint}
+      onChange={(event) => setDraft(event.target.value.slice(0, 120))}
+      onBlur={keep}
+      onKeyDown={(event) => event.key === 'Enter' && keep()}
+      sx={{ width, maxWidth: '100%' }}
+    />
+  );
+}
+
+/** House rules: the schools of the trade, money and the workshop, in one place and in plain words. */
+export function SettingsPage() {
+  const settings = useSettings();
+  const workshop = useWorkshop();
+  useEffect(() => {
+    document.title = 'House rules · Ergasto';
+  }, []);
+  return (
+    <>
+      <TopBar>
+        <Box component="h1" sx={{ m: 0, fontSize: '1.1rem', fontWeight: 640 }}>
+          House rules
+        </Box>
+      </TopBar>
+      <Box component="main" sx={{ px: { xs: 2, md: 5 }, py: { xs: 2, md: 4 }, maxWidth: 900, mx: 'auto' }}>
+        <Section title="Where the trade has its schools">
+          <Typography sx={{ maxWidth: '62ch', mb: 1 }}>
+            Good mechanics differ on these. Whichever is chosen here decides, and every verdict that hangs on one names
+            it.
+          </Typography>
+          <RuledList>
+            {HOUSE_RULES.map((rule) => (
+              <RuleRow key={rule.key} rule={rule} />
+            ))}
+          </RuledList>
+        </Section>
+        <Section title="Money and hours">
+          <Box data-readings sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'start' }}>
+            <ReadingField
+              label="Your own hour counts"
+              kind="money"
+              unit={settings.currency}
+              value={settings.labourPerHour}
+              onCommit={(labourPerHour) => void workshop.changeSettings({ labourPerHour })}
+              help="Nought: your time is not counted"
+              width={220}
+            />
+            <ReadingField
+              label="A customer pays an hour"
+              kind="money"
+              unit={settings.currency}
+              value={settings.customerPerHour}
+              onCommit={(customerPerHour) => void workshop.changeSettings({ customerPerHour })}
+              help="For estimates"
+              width={220}
+            />
+            <KeptText
+              label="Currency"
+              value={settings.currency}
+              refuse={(text) => (currencyCode.safeParse(text).success ? null : 'three capitals, for example EUR')}
+              onKeep={(currency) => void workshop.changeSettings({ currency })}
+              width={140}
+            />
+          </Box>
+          <Typography variant="body2" sx={{ color: 'text.secondary', mt: 1.5, maxWidth: '62ch' }}>
+            Another currency changes the sign before every sum, never the sum.
+          </Typography>
+        </Section>
+        <Section title="The workshop">
+          <KeptText
+            label="Its name, on sheets and estimates"
+            value={settings.name}
+            refuse={() => null}
+            onKeep={(name) => void workshop.changeSettings({ name })}
+            width={360}
+          />
+          <Box sx={{ mt: 1.5 }}>
+            <FormControlLabel
+              control={
+                <Checkbox
+                  checked={settings.letterKeys}
+                  onChange={(event) => void workshop.changeSettings({ letterKeys: event.target.checked })}
+                />
+              }
+              label="Single-letter keys are heard"
+            />
+          </Box>
+        </Section>
+      </Box>
+    </>
+  );
+}
