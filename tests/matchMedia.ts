@@ -1,3 +1,5 @@
+Element.prototype.scrollIntoView = () => undefined;
+
 /** A page without media queries: laptop width, light, full motion. */
 window.matchMedia = (query: string) =>
   ({

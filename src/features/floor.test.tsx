@@ -27,7 +27,7 @@ jest.mock('@/worker/client', () => ({
                   { place: 'chain', state: 'fine' },
                 ],
               }
-            : { ceiling: 8000 },
+            : { appraisal: { ceiling: 8000 } },
       }),
   }),
 }));

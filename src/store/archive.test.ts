@@ -1,3 +1,4 @@
+import { SCHEMA_VERSION } from '@/model/record';
 import Ajv2020 from 'ajv/dist/2020';
 import addFormats from 'ajv-formats';
 import fc from 'fast-check';
@@ -127,11 +128,11 @@ describe('the export', () => {
     expect(missing).toBe(0);
     const { database, workshop } = await own();
     const parcel = await parcelOf(zip);
-    expect(previewWords(await preview(workshop, parcel))).toBe('3 bicycles new.');
+    expect(previewWords(await preview(workshop, parcel))).toBe('4 bicycles new.');
     await takeIn(workshop, parcel);
     for (const bicycle of bicycles) expect(database.records.get(bicycle.id)).toEqual(bicycle);
     expect([...database.photos.keys()].sort()).toEqual(['p1', 'p1:small', 'sound-1']);
-    expect(previewWords(await preview(workshop, parcel))).toBe('3 the same.');
+    expect(previewWords(await preview(workshop, parcel))).toBe('4 the same.');
   });
 });
 
@@ -183,7 +184,7 @@ describe('taking in', () => {
       try {
         await takeIn(workshop, parcel);
         finished = true;
-        expect(database.records.size).toBe(3);
+        expect(database.records.size).toBe(4);
       } catch {
         refused++;
         expect([failAt, all(database)]).toEqual([failAt, before]);
@@ -320,7 +321,7 @@ describe('taking in', () => {
     });
     expect(read).toMatchObject({
       ok: true,
-      parcel: { file: { bicycles: [{ schemaVersion: 2, kind: { brakes: 'caliper' } }] } },
+      parcel: { file: { bicycles: [{ schemaVersion: SCHEMA_VERSION, kind: { brakes: 'caliper' } }] } },
     });
   });
 

@@ -1,3 +1,4 @@
+import { SCHEMA_VERSION } from '@/model/record';
 import fc from 'fast-check';
 import { applyCommand, type Command, type Envelope } from '@/model/commands';
 import { newBicycle, USUAL_SETTINGS } from '@/model/fresh';
@@ -272,9 +273,9 @@ describe('the store', () => {
     const workshop = await opened(tab(1));
     workshop.send('b1', { type: 'setBrief', brief: 'donor' });
     await workshop.settled();
-    expect(write).toHaveBeenCalledWith('before-2:b1', expect.objectContaining({ schemaVersion: 1 }));
-    expect(database.settings.has('before-2:b1')).toBe(false);
-    expect(database.records.get('b1')).toMatchObject({ schemaVersion: 2, kind: { brakes: 'caliper' } });
+    expect(write).toHaveBeenCalledWith(`before-${SCHEMA_VERSION}:b1`, expect.objectContaining({ schemaVersion: 1 }));
+    expect(database.settings.has(`before-${SCHEMA_VERSION}:b1`)).toBe(false);
+    expect(database.records.get('b1')).toMatchObject({ schemaVersion: SCHEMA_VERSION, kind: { brakes: 'caliper' } });
   });
 
   test('a thousand random sequences in two tabs, one of which dies at any write: nothing lost, nothing mixed', async () => {

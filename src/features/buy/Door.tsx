@@ -30,10 +30,11 @@ const PART_WORDS: Record<string, string> = {
   whole: 'The whole',
 };
 
-function DoorRow({ line, send }: { line: AskedLine } & Pick<StageProps, 'send'>) {
+/** What a tap says stands at once; what it costs follows when it has been reckoned. */
+function DoorRow({ line, said, send }: { line: AskedLine; said: 'fine' | 'bad' | null } & Pick<StageProps, 'send'>) {
   const answer = (next: 'fine' | 'bad') =>
-    send({ type: 'answerDoor', line: line.id, answer: line.answer === next ? null : next });
-  const bad = line.answer === 'bad';
+    send({ type: 'answerDoor', line: line.id, answer: said === next ? null : next });
+  const bad = said === 'bad';
   return (
     <Box
       component="li"
@@ -50,15 +51,15 @@ function DoorRow({ line, send }: { line: AskedLine } & Pick<StageProps, 'send'>)
       </Box>
       <Box role="group" aria-label={line.ask} sx={{ display: 'flex', gap: 0.75 }}>
         <Button
-          variant={line.answer === 'fine' ? 'contained' : 'outlined'}
+          variant={said === 'fine' ? 'contained' : 'outlined'}
           color="inherit"
-          aria-pressed={line.answer === 'fine'}
+          aria-pressed={said === 'fine'}
           onClick={() => answer('fine')}
           sx={{
             minWidth: 76,
             minHeight: 56,
             px: 1,
-            ...(line.answer === 'fine' && {
+            ...(said === 'fine' && {
               bgcolor: stateColour('fine'),
               color: 'background.paper',
               '&:hover': { bgcolor: stateColour('fine') },
@@ -169,7 +170,8 @@ export function Door({ bicycle, send, found }: StageProps & { found: BuyAppraisa
   const [alone, setAlone] = useState(false);
   const [showing, setShowing] = useState(false);
   const lines = found?.door ?? [];
-  const bad = lines.filter((line) => line.answer === 'bad');
+  const bad = lines.filter((line) => bicycle.door[line.id] === 'bad');
+  const looked = lines.filter((line) => bicycle.door[line.id] !== undefined).length;
   const lift = new Map(found?.appraisal?.drivers.map((driver) => [driver.label, driver.lift]));
   const dearest = [...bad].sort((a, b) => (lift.get(b.label) ?? b.parts.high) - (lift.get(a.label) ?? a.parts.high));
   const { asking } = bicycle.appraisal;
@@ -177,10 +179,7 @@ export function Door({ bicycle, send, found }: StageProps & { found: BuyAppraisa
   const groups = [...new Set(lines.map((line) => line.partOf))];
   return (
     <>
-      <Section
-        title="At the door"
-        aside={lines.length ? `${lines.length - (found?.notLookedAt ?? 0)} of ${lines.length} looked at` : undefined}
-      >
+      <Section title="At the door" aside={lines.length ? `${looked} of ${lines.length} looked at` : undefined}>
         <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'start', mb: 1 }}>
           <ReadingField
             label="Asked for it"
@@ -213,7 +212,7 @@ export function Door({ bicycle, send, found }: StageProps & { found: BuyAppraisa
               {lines
                 .filter((line) => line.partOf === group)
                 .map((line) => (
-                  <DoorRow key={line.id} line={line} send={send} />
+                  <DoorRow key={line.id} line={line} said={bicycle.door[line.id] ?? null} send={send} />
                 ))}
             </RuledList>
           </Box>

@@ -162,8 +162,9 @@ const DoorAnswers = memo(function DoorAnswers({
   line,
   currency,
   own,
+  said,
   send,
-}: { line: AskedLine; currency: string; own: boolean } & Pick<StageProps, 'send'>) {
+}: { line: AskedLine; currency: string; own: boolean; said: 'fine' | 'bad' | null } & Pick<StageProps, 'send'>) {
   const put = ({ parts = line.parts, minutes = line.minutes }: Partial<CostLine>) =>
     send({
       type: 'putCostLine',
@@ -175,7 +176,7 @@ const DoorAnswers = memo(function DoorAnswers({
         label={line.label}
         hideLabel
         options={ANSWERS}
-        value={line.answer ?? 'open'}
+        value={said ?? 'open'}
         onChoose={(next) => send({ type: 'answerDoor', line: line.id, answer: next === 'open' ? null : next })}
       />
       <Ranges line={line} currency={currency} put={put} />
@@ -375,7 +376,13 @@ export function Figures({ bicycle, send, reckoning }: StageProps & { reckoning: 
             ))}
           {shownDoor.map((line) => (
             <CostRow key={line.id} label={line.label} lift={lifts.get(line.label) ?? null} currency={currency}>
-              <DoorAnswers line={line} currency={currency} own={overridden.has(`${DOOR_LINE}${line.id}`)} send={send} />
+              <DoorAnswers
+                line={line}
+                currency={currency}
+                own={overridden.has(`${DOOR_LINE}${line.id}`)}
+                said={bicycle.door[line.id] ?? null}
+                send={send}
+              />
             </CostRow>
           ))}
         </RuledList>

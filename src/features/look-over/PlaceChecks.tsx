@@ -164,6 +164,14 @@ function HandBar({
   );
 }
 
+/** The first reading field that nothing has been entered in. */
+function emptyField(box: HTMLElement | null): HTMLInputElement | null {
+  return (
+    [...(box?.querySelectorAll<HTMLInputElement>('input[data-reading]') ?? [])].find((field) => field.value === '') ??
+    null
+  );
+}
+
 /** One place with all its checks at hand. */
 export function PlaceChecks({
   bicycle,
@@ -189,7 +197,7 @@ export function PlaceChecks({
   const asksReading = at.checks.some((check) => !check.byEye && check.kind !== 'lever-hand');
 
   useEffect(() => {
-    const first = asksReading ? box.current?.querySelector<HTMLElement>('input[data-reading]') : null;
+    const first = asksReading ? emptyField(box.current) : null;
     (first ?? box.current)?.focus({ preventScroll: true });
     void box.current?.closest('li')?.scrollIntoView({ block: 'start' });
   }, [asksReading]);
@@ -205,7 +213,7 @@ export function PlaceChecks({
     const asked = at.checks.find((check) => !nothingFound(check) && findings.get(check.id)?.state === 'not-looked-at');
     if (asked) {
       setChosen(asked.id);
-      box.current?.querySelector<HTMLElement>('input[data-reading]')?.focus();
+      emptyField(box.current)?.focus();
     } else onNext();
   };
   const mark = (state: HandState) => {

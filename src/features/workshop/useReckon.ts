@@ -51,6 +51,10 @@ export function useReckon<Output>(id: string, input: unknown): Reckoning<Output>
   const key = input === null ? null : `${id} ${JSON.stringify(input)}`;
   const [shown, setShown] = useState<{ key: string; result: Reckoned | 'failed' } | null>(null);
 
+  // An answer that is remembered is the last one too: the next question goes on showing it until its own is there.
+  const remembered = key === null ? undefined : answered.get(key);
+  if (key !== null && remembered && shown?.key !== key) setShown({ key, result: remembered });
+
   useEffect(() => {
     if (key === null) return;
     if (answered.has(key)) return;
