@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { openDemo } from './bench';
+import { openDemo, placeRow } from './bench';
 
 const title = (page: Page, name: string | RegExp) => page.getByRole('heading', { level: 2, name });
 
@@ -110,7 +110,8 @@ test('digits that come in with no field open are held and asked about; keys are 
 }) => {
   await openDemo(page);
   await page.goto('/bike?id=grey-racer&stage=look-over');
-  await page.locator('button[aria-expanded]').filter({ hasText: 'Chain' }).click();
+  await page.getByRole('button', { name: /^Full/ }).click();
+  await placeRow(page, 'Chain').click();
   // The made-up caliper of the demonstration types as a real one does, with no field under the focus.
   await page.keyboard.press('Control+k');
   await expect(page.getByRole('combobox', { name: 'Find anything and go there' })).toBeFocused();

@@ -21,6 +21,11 @@ export async function reload(page: Page): Promise<void> {
   await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
 }
 
+/** The heading of a place in the look-over, by its name. */
+export function placeRow(page: Page, name: string): Locator {
+  return page.locator('button[aria-expanded]').filter({ has: page.getByText(name, { exact: true }) });
+}
+
 /** Types a reading as a caliper does: digits, then Enter. */
 export async function read(field: Locator, digits: string): Promise<void> {
   await field.fill(digits);

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { openDemo, read, toStage } from './bench';
+import { openDemo, read, toStage, placeRow } from './bench';
 
 const STAGES = ['buy', 'look-over', 'decide', 'strip', 'clean', 'overhaul', 'rebuild', 'prove', 'hand-over'] as const;
 
@@ -25,7 +25,7 @@ test('the own workshop starts empty, helps, and is never touched by the demonstr
 test('a reading that cannot be is refused beside its field and what was saved stays', async ({ page }) => {
   await openDemo(page);
   await page.goto('/bike?id=ferry-staff-7&stage=look-over');
-  await page.locator('button[aria-expanded]').filter({ hasText: 'Chain' }).click();
+  await placeRow(page, 'Chain').click();
   const length = page.getByLabel('Length over them');
   for (const [typed, words] of [
     ['254', /count the pitches again: 254 mm over 24 pitches/],
@@ -127,7 +127,7 @@ for (const scheme of ['light', 'dark'] as const) {
     for (const stage of STAGES) {
       await toStage(page, stage);
       await expect(page.getByRole('main').getByRole('heading', { level: 2 }).first()).toBeVisible();
-      if (stage === 'look-over') await page.locator('button[aria-expanded]').filter({ hasText: 'Chain' }).click();
+      if (stage === 'look-over') await placeRow(page, 'Chain').click();
       await look(stage);
     }
     await page.locator('[data-place="crank.left"]').press('Enter');

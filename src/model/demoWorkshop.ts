@@ -82,9 +82,26 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
     basket: true,
   });
   staff.note = 'Three-speed hub gear. Came with the building.';
-  staff.appraisal = { ...staff.appraisal, asking: 3000, resale: { low: 12000, likely: 15000, high: 19000 } };
+  staff.appraisal = {
+    ...staff.appraisal,
+    asking: 3000,
+    resale: { low: 14000, likely: 18000, high: 22000 },
+    target: { kind: 'hourly', amount: 1200 },
+  };
   staff.purchase = { paid: 3000, at: ago(24 * 8) };
-  staff.door = { post: 'fine', tyres: 'bad', 'hub-front': 'bad', cranks: 'bad', chain: 'bad', shifters: 'fine' };
+  staff.door = {
+    post: 'fine',
+    stem: 'fine',
+    ripple: 'fine',
+    fork: 'fine',
+    headset: 'fine',
+    'hub-front': 'bad',
+    'hub-rear': 'fine',
+    tyres: 'fine',
+    chain: 'fine',
+    shifters: 'fine',
+    size: 'fine',
+  };
   staff.brief = 'preserve';
   staff.observations = [
     {

@@ -274,7 +274,8 @@ export function Figures({ bicycle, send, reckoning }: StageProps & { reckoning: 
   const door = [...(reckoning.output?.door ?? [])].sort(
     (a, b) => (lifts.get(b.label) ?? b.chance) - (lifts.get(a.label) ?? a.chance),
   );
-  const shownDoor = all ? door : door.slice(0, MOST_LINES);
+  // What was answered stays in sight, however little it weighs by now.
+  const shownDoor = all ? door : door.filter((line, i) => i < MOST_LINES || bicycle.door[line.id] !== undefined);
   const put = (changes: Partial<Omit<typeof appraisal, 'lines'>>) => send({ type: 'setAppraisal', changes });
   return (
     <>
@@ -388,7 +389,7 @@ export function Figures({ bicycle, send, reckoning }: StageProps & { reckoning: 
         </RuledList>
         {door.length > MOST_LINES && (
           <Button color="inherit" onClick={() => setAll(!all)} sx={{ mb: 1.5 }}>
-            {all ? 'Show the dearest only' : `Show the other ${door.length - MOST_LINES}`}
+            {all ? 'Show the dearest only' : `Show the other ${door.length - shownDoor.length}`}
           </Button>
         )}
         <AddLine

@@ -201,29 +201,36 @@ function OpenComplaint({ bicycle, send, row, known }: StageProps & { row: Compla
               </Typography>
             ))}
           </Box>
-          <Causes found={found} known={known} />
-          {top && top.probability >= 0.6 && <Fix fault={top.id} bicycle={bicycle} send={send} />}
-          {test && !(found.settled && !picked) ? (
-            <TestBlock
-              key={test.id}
-              test={test}
-              why={test.id === advised ? found.why : null}
-              onOutcome={(outcome) => {
-                setPicked(null);
-                put({ results: [...row.results, { test: test.id, outcome, at: new Date().toISOString() }] });
-              }}
-              onCannot={() => {
-                setPicked(null);
-                put({ unavailable: [...row.unavailable, test.id] });
-              }}
-            />
-          ) : (
-            <Typography sx={{ my: 2 }}>
-              {found.settled
-                ? 'Put it right, then look again: what was said should be gone.'
-                : 'No test is left that would move the odds.'}
-            </Typography>
-          )}
+          <Box sx={{ display: 'flex', flexDirection: 'column' }}>
+            {/* On a phone the test at hand comes first, under the thumb; on a laptop the causes are seen above it. */}
+            <Box sx={{ order: { xs: 2, md: 1 } }}>
+              <Causes found={found} known={known} />
+            </Box>
+            <Box sx={{ order: { xs: 1, md: 2 } }}>
+              {top && top.probability >= 0.6 && <Fix fault={top.id} bicycle={bicycle} send={send} />}
+              {test && !(found.settled && !picked) ? (
+                <TestBlock
+                  key={test.id}
+                  test={test}
+                  why={test.id === advised ? found.why : null}
+                  onOutcome={(outcome) => {
+                    setPicked(null);
+                    put({ results: [...row.results, { test: test.id, outcome, at: new Date().toISOString() }] });
+                  }}
+                  onCannot={() => {
+                    setPicked(null);
+                    put({ unavailable: [...row.unavailable, test.id] });
+                  }}
+                />
+              ) : (
+                <Typography sx={{ my: 2 }}>
+                  {found.settled
+                    ? 'Put it right, then look again: what was said should be gone.'
+                    : 'No test is left that would move the odds.'}
+                </Typography>
+              )}
+            </Box>
+          </Box>
         </>
       )}
       <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, columnGap: 4 }}>

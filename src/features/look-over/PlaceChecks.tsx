@@ -25,7 +25,7 @@ function Found({ finding, onBack }: { finding: Finding; onBack: (() => void) | n
   const looked = finding.state !== 'not-looked-at';
   return (
     <Box aria-live="polite" sx={{ minHeight: 52, mt: 1 }}>
-      <Box sx={{ display: 'flex', columnGap: 1.5, rowGap: 0.25, flexWrap: 'wrap', alignItems: 'baseline' }}>
+      <Box sx={{ display: 'flex', columnGap: 1.5, rowGap: 0.25, flexWrap: 'wrap', alignItems: 'start' }}>
         <StateMark state={finding.state} />
         <Box sx={{ flex: 1, minWidth: 200 }}>
           {finding.errors[0] ? (
@@ -147,7 +147,7 @@ function HandBar({
             disabled={state === 'fine' && !canBeFine}
             aria-keyshortcuts={KEYS[state]}
             onClick={() => onState(state)}
-            sx={{ px: 1, minHeight: 48, minWidth: 0, gap: 0.6 }}
+            sx={{ px: 0.9, minHeight: 48, minWidth: 0, gap: 0.5, fontSize: '0.92rem' }}
           >
             <StateMark state={state} size={18} word={false} />
             {state === 'fine' ? 'Fine' : stateLabel(state)}
@@ -156,8 +156,14 @@ function HandBar({
             </Box>
           </Button>
         ))}
-        <Button variant="contained" onClick={onNext} aria-keyshortcuts="Enter" sx={{ minHeight: 48, ml: 'auto' }}>
-          {last ? 'Done' : 'Next place'}
+        <Button
+          variant="contained"
+          onClick={onNext}
+          aria-keyshortcuts="Enter"
+          aria-label={last ? 'Done' : 'Next place'}
+          sx={{ minHeight: 48, ml: 'auto', px: 2 }}
+        >
+          {last ? 'Done' : 'Next'}
         </Button>
       </Box>
     </Box>
@@ -189,7 +195,10 @@ export function PlaceChecks({
   noting: boolean;
 }) {
   const box = useRef<HTMLDivElement>(null);
-  const openCheck = at.checks.find((check) => findings.get(check.id)?.state === 'not-looked-at') ?? at.checks[0]!;
+  // What has been put down counts at once; its verdict follows when it has been reckoned.
+  const seen = latestObservations(bicycle);
+  const isOpen = (check: Check) => !seen.has(check.id);
+  const openCheck = at.checks.find(isOpen) ?? at.checks[0]!;
   const [chosen, setChosen] = useState<string | null>(null);
   const current = at.checks.find((check) => check.id === chosen) ?? openCheck;
   const alone = at.checks.length === 1;
@@ -206,11 +215,9 @@ export function PlaceChecks({
   const foundNothing = () => {
     for (const check of at.checks) {
       const clean = nothingFound(check);
-      const finding = findings.get(check.id);
-      if (clean && finding && (finding.state === 'not-looked-at' || finding.again))
-        send(observe(bicycle, check, clean));
+      if (clean && (isOpen(check) || findings.get(check.id)?.again)) send(observe(bicycle, check, clean));
     }
-    const asked = at.checks.find((check) => !nothingFound(check) && findings.get(check.id)?.state === 'not-looked-at');
+    const asked = at.checks.find((check) => !nothingFound(check) && isOpen(check));
     if (asked) {
       setChosen(asked.id);
       emptyField(box.current)?.focus();
@@ -219,9 +226,7 @@ export function PlaceChecks({
   const mark = (state: HandState) => {
     if (state === 'fine') return foundNothing();
     send(observe(bicycle, current, { outcome: undefined, ...handEvidence(current, state) }));
-    const left = at.checks.filter(
-      (check) => check.id !== current.id && findings.get(check.id)?.state === 'not-looked-at',
-    );
+    const left = at.checks.filter((check) => check.id !== current.id && isOpen(check));
     setChosen(left[0]?.id ?? current.id);
   };
   useKeys(

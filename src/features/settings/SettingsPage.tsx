@@ -22,8 +22,12 @@ function RuleRow({ rule }: { rule: HouseRule }) {
   const chosen = rule.options.find((option) => option.value === value);
   return (
     <Box component="li" sx={{ py: 1.75 }}>
+      <Typography variant="h3" sx={{ mb: 0.75 }}>
+        {rule.title}
+      </Typography>
       <Choices
         label={rule.title}
+        hideLabel
         options={rule.options.map((option) => ({ id: option.value, label: option.label }))}
         value={value}
         onChoose={(next) => void workshop.changeSettings(changedRule(settings, rule.key, next))}
