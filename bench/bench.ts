@@ -4,7 +4,14 @@ import { chromium } from '@playwright/test';
 import { bearingsAdjustCone } from '../src/core/bearings/adjustCone';
 import { answer } from '../src/core/calculator';
 import { moneyAppraise } from '../src/core/money/appraise';
-import { USUAL_COSTS } from '../src/model/fresh';
+import { buyAppraise } from '../src/core/buy/appraise';
+import { decideJobs } from '../src/core/decide/jobs';
+import { inspectDiagnose } from '../src/core/inspect/diagnose';
+import { checksFor, handEvidence } from '../src/core/inspect/checks';
+import { inspectLookOver } from '../src/core/inspect/lookOver';
+import { newBicycle, USUAL_COSTS, USUAL_SETTINGS } from '../src/model/fresh';
+import { appraisalInput } from '../src/model/selectors';
+import { diagnosisTrial } from './diagnosis';
 // @ts-expect-error -- a plain script without types, shared with the demo
 import { build, chromium as chromiumPath, serve } from '../scripts/setup.mjs';
 import { setHubs } from './hubs';
@@ -64,6 +71,44 @@ line(
   'aim under 50 ms',
 );
 
+const seller = newBicycle('b', '2026-11-25T10:00:00.000Z', 'A bicycle');
+seller.appraisal = { ...seller.appraisal, asking: 14000, resale: { low: 26000, likely: 30000, high: 34000 } };
+let tapped = 0;
+line(
+  'door check, one tap: lines, ceiling, lifts, Node',
+  `${timed(15, () =>
+    answer(
+      buyAppraise,
+      appraisalInput({ ...seller, door: { tyres: tapped++ % 2 ? 'bad' : 'fine' } }, USUAL_SETTINGS, []),
+    ),
+  ).toFixed(0)} ms`,
+  'aim under 150 ms',
+);
+line(
+  'diagnosis, one step, Node',
+  `${timed(40, () =>
+    answer(inspectDiagnose, { complaints: ['creak'], results: [{ test: 'saddle-twist', outcome: 'quiet' }] }),
+  ).toFixed(1)} ms`,
+  'aim under 20 ms',
+);
+const everything = answer(inspectLookOver, {
+  found: checksFor(seller.kind).map((check) => ({ check: check.id, evidence: handEvidence(check, 'service') })),
+});
+if (!everything.ok) throw new Error('the look-over refused its own evidence');
+const findings = everything.output.findings.map(({ check, label, place, verdict, outcome, reasons }) => ({
+  check,
+  label,
+  place,
+  verdict,
+  outcome,
+  reasons,
+}));
+line(
+  `re-proposing every job of a bicycle with ${findings.length} findings, Node`,
+  `${timed(25, () => answer(decideJobs, { brief: 'rideable', findings })).toFixed(1)} ms`,
+  'aim under 30 ms',
+);
+
 const usual = { dragMeanDeg: 5, dragSdDeg: 4, bandScale: 1, allowanceDeg: 0 };
 const truths = {
   'as believed': usual,
@@ -80,6 +125,21 @@ for (const [name, truth] of process.argv.includes('--page') ? [] : Object.entrie
     `${HUBS} hidden hubs, ${name}`,
     show(setHubs(HUBS, truth, 'adviser')),
     `fixed steps, same stop: ${show(setHubs(HUBS, truth, 'fixed'))}`,
+  );
+}
+
+for (const [name, blur] of process.argv.includes('--page')
+  ? []
+  : ([
+      ['as believed', 0],
+      ['outcomes blurred by a fifth', 0.2],
+    ] as const)) {
+  const { telling, cheapest } = diagnosisTrial(400, blur);
+  const show = (each: typeof telling) => `${(each.right * 100).toFixed(1)} % right, ${each.minutes.toFixed(1)} min`;
+  line(
+    `400 hidden faults, ${name}`,
+    show(telling),
+    `cheapest test first, same stop: ${show(cheapest)}; ${((100 * telling.minutes) / cheapest.minutes).toFixed(0)} % of its minutes`,
   );
 }
 
@@ -126,8 +186,8 @@ try {
   for (let i = 0; i < 11; i++) {
     const before = (await ceiling.textContent())!;
     const chance = page
-      .getByRole('group', { name: /How sure is: Tyres cracked/ })
-      .getByRole('button', { name: ['No', 'Surely', 'Perhaps', 'Likely', 'Unlikely'][i % 5]!, exact: true });
+      .getByRole('group', { name: 'Tyres cracked or worn' })
+      .getByRole('button', { name: ['Fine', 'Bad', 'Did not look'][i % 3]!, exact: true });
     const shown = await ceiling.elementHandle();
     taps.push(
       await chance.evaluate(
@@ -153,6 +213,35 @@ try {
     'longest task on the page meanwhile',
     longest ? `${longest.toFixed(0)} ms` : 'none over 50 ms',
     'aim: none over 50 ms',
+  );
+  const thumb = page.getByRole('slider', { name: /How sure to be/ });
+  await thumb.scrollIntoViewIfNeeded();
+  const box = (await thumb.locator('xpath=..').boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.evaluate(() => {
+    const gaps: number[] = [];
+    (window as unknown as { gaps: number[] }).gaps = gaps;
+    let last = performance.now();
+    const tick = (now: number) => {
+      gaps.push(now - last);
+      last = now;
+      if (gaps.length < 400) requestAnimationFrame(tick);
+    };
+    requestAnimationFrame(tick);
+  });
+  const from = Date.now();
+  for (let i = 0; Date.now() - from < 2000; i++) {
+    await page.mouse.move(box.x + box.width / 2 + 90 * Math.sin(i / 9), box.y + box.height / 2);
+    await page.waitForTimeout(8);
+  }
+  const gaps = (await page.evaluate(() => (window as unknown as { gaps: number[] }).gaps)).slice(3);
+  await page.mouse.up();
+  const sorted = [...gaps].sort((a, b) => a - b);
+  line(
+    'ceiling and curve while a slider is dragged',
+    `${(1000 / median(gaps)).toFixed(0)} a second, p95 ${sorted[Math.floor(sorted.length * 0.95)]!.toFixed(0)} ms`,
+    'aim 60 a second',
   );
 } finally {
   await browser.close();

@@ -107,7 +107,7 @@ test('the HTTP route answers, refuses and says why', async ({ request }) => {
 
 for (const scheme of ['light', 'dark'] as const) {
   test(`no view breaks a rule of accessibility, ${scheme}`, async ({ page }) => {
-    test.setTimeout(180_000);
+    test.setTimeout(300_000);
     await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
     const look = async (view: string) => {
       const { violations } = await new AxeBuilder({ page })
@@ -130,6 +130,22 @@ for (const scheme of ['light', 'dark'] as const) {
       if (stage === 'look-over') await placeRow(page, 'Chain').click();
       await look(stage);
     }
+    for (const part of ['lead', 'door', 'age']) {
+      await page.goto(`/bike?id=green-tourer&stage=buy&part=${part}`);
+      await expect(page.getByRole('main').getByRole('heading', { level: 2 }).first()).toBeVisible();
+      if (part === 'door') await expect(page.getByRole('group', { name: 'Seat post' })).toBeVisible();
+      await look(part);
+    }
+    await page.goto('/bike?id=grey-racer&stage=look-over');
+    await expect(page.getByRole('list', { name: 'Likeliest causes' })).toBeVisible();
+    await look('complaint');
+    await page.goto('/bike?id=harbour-mixte&stage=decide');
+    await expect(page.getByText('Estimate: Harbour mixte')).toBeVisible();
+    await look('estimate');
+    await page.goto('/settings');
+    await expect(page.getByRole('heading', { name: 'Money and hours' })).toBeVisible();
+    await look('house rules');
+    await page.goto('/bike?id=ferry-staff-7&stage=prove');
     await page.locator('[data-place="crank.left"]').press('Enter');
     await expect(page.getByRole('region', { name: 'Crank arm, left' })).toBeVisible();
     await look('a place');
@@ -170,6 +186,12 @@ test('nothing is cut off on a phone', async ({ page }) => {
     '/bench?id=ferry-staff-7&task=torque',
     '/records',
     '/gallery',
+    '/settings',
+    '/bike?id=green-tourer&stage=buy&part=lead',
+    '/bike?id=green-tourer&stage=buy&part=figures',
+    '/bike?id=green-tourer&stage=buy&part=age',
+    '/bike?id=grey-racer&stage=look-over',
+    '/bike?id=harbour-mixte&stage=decide',
   ]) {
     await page.goto(path);
     await page.waitForTimeout(400);

@@ -8,18 +8,43 @@ const PHONE = { width: 390, height: 844 };
 const STAFF = '/bike?id=ferry-staff-7&stage=';
 const TOURER = '/bike?id=green-tourer&stage=';
 
-const openChain = (page) => page.locator('button[aria-expanded]').filter({ hasText: 'Chain' }).click();
+const place = (name) => (page) =>
+  page
+    .locator('button[aria-expanded]')
+    .filter({ has: page.getByText(name, { exact: true }) })
+    .click();
+const openHanger = async (page) => {
+  await place('Derailleur hanger')(page);
+  for (const [label, gap] of [
+    ['Three', '14'],
+    ['Six', '12.5'],
+    ['Nine', '10'],
+    ['Twelve', '11'],
+  ]) {
+    await page.getByLabel(`${label} o’clock`).fill(gap);
+    await page.keyboard.press('Enter');
+  }
+};
+const atTheDoor = async (page) => {
+  const bad = (line) =>
+    page.getByRole('group', { name: line, exact: true }).getByRole('button', { name: 'Bad' }).click();
+  for (const line of ['Seat post', 'Front hub', 'Brakes let go']) await bad(line);
+  await page.getByRole('group', { name: 'Shifters' }).getByRole('button', { name: 'Fine' }).click();
+  const hold = page.getByRole('button', { name: 'Hold to see the figures' });
+  await hold.focus();
+  await page.keyboard.down('Space');
+};
 const scrollTo = (heading) => (page) =>
   page.getByRole('heading', { name: heading }).evaluate((element) => element.scrollIntoView({ block: 'start' }));
-
-const openPlace = (place) => (page) => page.locator(`[data-place="${place}"]`).click();
 
 const SHOTS = [
   { name: 'floor', path: '/' },
   { name: 'buy', path: `${TOURER}buy` },
-  { name: 'look-over', path: `${STAFF}look-over`, act: openChain },
-  { name: 'place', path: `${STAFF}decide`, act: openPlace('pedal.left') },
+  { name: 'lead', path: `${TOURER}buy&part=lead` },
+  { name: 'look-over', path: `${TOURER}look-over`, act: openHanger },
+  { name: 'complaint', path: '/bike?id=grey-racer&stage=look-over' },
   { name: 'decide', path: `${STAFF}decide` },
+  { name: 'estimate', path: '/bike?id=harbour-mixte&stage=decide', act: scrollTo('The estimate') },
   { name: 'strip', path: `${STAFF}strip` },
   { name: 'clean-dark', path: `${STAFF}clean`, scheme: 'dark' },
   { name: 'overhaul', path: `${STAFF}overhaul`, act: scrollTo('Set the cone') },
@@ -28,9 +53,8 @@ const SHOTS = [
   { name: 'hand-over', path: `${STAFF}hand-over` },
   { name: 'bench', path: '/bench?id=ferry-staff-7&task=strip' },
   { name: 'records', path: '/records' },
-  { name: 'pieces-dark', path: '/gallery', scheme: 'dark' },
   { name: 'floor-phone', path: '/', size: PHONE },
-  { name: 'buy-phone', path: `${TOURER}buy`, size: PHONE },
+  { name: 'door-phone', path: `${TOURER}buy`, size: PHONE, act: atTheDoor },
   { name: 'look-over-phone', path: `${STAFF}look-over`, size: PHONE },
   { name: 'bench-phone', path: '/bench?id=ferry-staff-7&task=torque', size: PHONE },
 ];

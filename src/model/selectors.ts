@@ -187,10 +187,12 @@ export function nextThing(bicycle: Bicycle): { stage: Bicycle['minutes'][number]
   const kept = bicycle.jobs.filter((row) => row.decision === 'keep');
   const hub = bicycle.trays.find((tray) => tray.place === 'hub.front');
   if (bicycle.sale.price !== null) return { stage: 'hand-over', words: 'Sold: look at what it earned' };
-  if (!bicycle.purchase)
+  const customer = bicycle.purpose === 'customer';
+  if (!bicycle.purchase && !customer)
     return { stage: 'buy', words: bicycle.appraisal.asking ? 'Settle on a price' : 'Say what is asked for it' };
   if (looked === 0) return { stage: 'look-over', words: 'Look it over, front to back' };
-  if (kept.length === 0) return { stage: 'decide', words: 'Decide what is done' };
+  if (kept.length === 0)
+    return { stage: 'decide', words: customer ? 'Make the estimate, ask the owner' : 'Decide what is done' };
   if (hub && hub.order.length > 0 && hub.backIn.length === 0 && !hub.after)
     return { stage: 'overhaul', words: 'Front hub lies open in its tray' };
   if (kept.some((row) => !row.done))

@@ -42,7 +42,7 @@ export function bargain(
   const [dearest] = faults;
   const named = dearest
     ? dearest.parts.high > 0
-      ? `${dearest.label}: that alone may cost ${say(dearest.parts.low)} to ${say(dearest.parts.high)}`
+      ? `${dearest.label}: that alone may cost ${dearest.parts.low > 0 ? `${say(dearest.parts.low)} to` : 'up to'} ${say(dearest.parts.high)}`
       : `${dearest.label}: that alone takes hours`
     : null;
   const others =

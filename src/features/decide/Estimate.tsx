@@ -35,14 +35,14 @@ function Line({
   return (
     <tr>
       <td>
-        <b>{line.title}</b>
-        {line.because && <Box sx={{ fontSize: '0.9rem' }}>{line.because}</Box>}
-      </td>
-      <Box component="td" sx={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
-        {money(line.low, currency, true)} to {money(line.high, currency, true)}
-      </Box>
-      <Box component="td" sx={{ width: 250 }}>
-        <Box sx={{ display: 'flex', gap: 0.75, justifyContent: 'flex-end', '@media print': { display: 'none' } }}>
+        <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2 }}>
+          <b>{line.title}</b>
+          <Box sx={{ whiteSpace: 'nowrap', fontWeight: 620 }}>
+            {money(line.low, currency, true)} to {money(line.high, currency, true)}
+          </Box>
+        </Box>
+        {line.because && <Box sx={{ fontSize: '0.92rem', maxWidth: '62ch' }}>{line.because}</Box>}
+        <Box sx={{ display: 'flex', gap: 0.75, mt: 1, alignItems: 'center', '@media print': { display: 'none' } }}>
           <Button
             size="small"
             variant={answer === 'yes' ? 'contained' : 'outlined'}
@@ -63,19 +63,19 @@ function Line({
             No
           </Button>
           <TextField
-            label="In their words"
+            label="In the owner’s words"
             value={words}
             onChange={(event) => setWords(event.target.value.slice(0, 200))}
             onBlur={() => line.approval && words !== line.approval.words && onAnswer(line.approval.answer, words)}
-            sx={{ width: 130 }}
+            sx={{ flex: 1, maxWidth: 320 }}
           />
         </Box>
-        <Box sx={{ display: 'none', '@media print': { display: 'block', textAlign: 'right' } }}>
+        <Box sx={{ display: 'none', '@media print': { display: 'block' } }}>
           {line.approval
-            ? `${line.approval.answer === 'yes' ? 'Approved' : 'Declined'} ${dayOf(line.approval.at)}`
+            ? `${line.approval.answer === 'yes' ? 'Approved' : 'Declined'} ${dayOf(line.approval.at)}${line.approval.words ? `: ${line.approval.words}` : ''}`
             : '☐ yes   ☐ no'}
         </Box>
-      </Box>
+      </td>
     </tr>
   );
 }

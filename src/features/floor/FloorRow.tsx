@@ -16,7 +16,7 @@ import { useDrawnRow } from './useDrawnRow';
 /** How much of the ceiling is spent, as a rule with its end. */
 function Spent({ row, currency }: { row: Summary; currency: string }) {
   const ceiling = row.drawn?.ceiling ?? null;
-  const amount = row.bought ? row.spent : row.asking;
+  const amount = row.bought || row.purpose === 'customer' ? row.spent : row.asking;
   const over = ceiling !== null && amount > ceiling;
   const full = Math.max(ceiling ?? 0, amount, 1);
   return (
@@ -27,7 +27,7 @@ function Spent({ row, currency }: { row: Summary; currency: string }) {
       >
         {money(amount, currency, true)}
       </Box>{' '}
-      {row.bought ? 'spent' : 'asked'}
+      {row.bought || row.purpose === 'customer' ? 'spent' : 'asked'}
       {ceiling !== null && (
         <Box
           aria-hidden="true"
