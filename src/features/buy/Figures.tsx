@@ -10,6 +10,7 @@ import type { Appraisal } from '@/core/money/appraise';
 import { stateOf } from '@/core/vocabulary/vocabulary';
 import type { CostLine } from '@/model/record';
 import { USUAL_COSTS } from '@/model/fresh';
+import { same } from '@/model/leaves';
 import { newId } from '@/store/browser';
 import { Choices } from '@/ui/Choices';
 import { hours, money, percent } from '@/ui/format';
@@ -158,6 +159,13 @@ const OwnAnswers = memo(function OwnAnswers({
   );
 });
 
+/** The worker's answer is a new object each time; a row is laid anew only where something in it has changed. */
+function sameAnswers<Props extends { line: AskedLine }>(before: Props, after: Props): boolean {
+  const { line: old, ...was } = before;
+  const { line, ...is } = after;
+  return same(old, line) && Object.entries(is).every(([key, value]) => was[key as keyof typeof was] === value);
+}
+
 const DoorAnswers = memo(function DoorAnswers({
   line,
   currency,
@@ -196,7 +204,7 @@ const DoorAnswers = memo(function DoorAnswers({
       )}
     </Box>
   );
-});
+}, sameAnswers);
 
 function CostRow({
   label,

@@ -1,0 +1,111 @@
+import { newBicycle, USUAL_COSTS, USUAL_SETTINGS } from './fresh';
+import { openBicycle, openSettings } from './migrate';
+
+const AT = '2026-11-25T10:00:00.000Z';
+const range = (low: number, likely: number, high: number) => ({ low, likely, high });
+
+/** A record as version 2 kept it: twelve checks, five usual faults as cost lines. */
+function versionTwo(lines: object[], more: object = {}) {
+  const {
+    purpose: _purpose,
+    customer: _customer,
+    seenAs: _seenAs,
+    lead: _lead,
+    provenance: _provenance,
+    size: _size,
+    door: _door,
+    features: _features,
+    comparables: _comparables,
+    complaints: _complaints,
+    ...rest
+  } = newBicycle('b1', AT, 'Green tourer');
+  return {
+    ...rest,
+    schemaVersion: 2,
+    appraisal: { ...rest.appraisal, lines: [...USUAL_COSTS, ...lines] },
+    ...more,
+  };
+}
+const tyres = {
+  id: 'tyres',
+  label: 'Tyres cracked',
+  kind: 'fault',
+  chance: 0.6,
+  parts: range(2400, 3600, 6000),
+  minutes: range(25, 35, 60),
+};
+function opened(stored: unknown) {
+  const told = openBicycle(stored);
+  if (!told.ok) throw new Error(told.detail);
+  return told.bicycle;
+}
+
+describe('from twelve checks to seventy', () => {
+  test('a usual fault that nobody touched gives way to the door check', () => {
+    const bicycle = opened(versionTwo([tyres]));
+    expect(bicycle.appraisal.lines.map((line) => line.id)).toEqual(['ordinary']);
+    expect(bicycle.door).toEqual({});
+  });
+
+  test('a fault that was surely there, or surely not, becomes an answer at the door', () => {
+    const hubs = { ...tyres, id: 'hubs', parts: range(300, 700, 2500), minutes: range(60, 110, 200), chance: 0 };
+    const bicycle = opened(versionTwo([{ ...tyres, chance: 1 }, hubs]));
+    expect(bicycle.door).toEqual({ tyres: 'bad', 'hub-front': 'fine', 'hub-rear': 'fine' });
+    expect(bicycle.appraisal.lines).toHaveLength(1);
+  });
+
+  test('figures of one’s own are never lost: the line stays', () => {
+    const own = { ...tyres, parts: range(1000, 1500, 2000) };
+    expect(opened(versionTwo([own])).appraisal.lines[1]).toEqual(own);
+  });
+
+  test('what was seen stays seen, under the name that its check has now', () => {
+    const seen = (check: string, evidence: object) => ({
+      id: check,
+      check,
+      at: AT,
+      evidence,
+      note: 'kept',
+      withdrawn: false,
+    });
+    const observations = [
+      seen('tyres', { outcome: 'fine-cracks' }),
+      seen('brake-surface', { readingsMm: [0.2] }),
+      seen('post-stem', { outcome: 'stuck' }),
+      seen('hub-front', { feel: 'gritty' }),
+    ];
+    const bicycle = opened(versionTwo([], { observations }));
+    expect(bicycle.observations.map((row) => [row.check, row.evidence, row.note, row.seenAs])).toEqual([
+      ['tyre-front', { outcome: 'fine-cracks' }, 'kept', 'bought'],
+      ['braking-front', { readingsMm: [0.2] }, 'kept', 'bought'],
+      ['post', { outcome: 'stuck' }, 'kept', 'bought'],
+      ['hub-front', { feel: 'gritty' }, 'kept', 'bought'],
+    ]);
+    const disc = opened(versionTwo([], { observations, kind: { ...newBicycle('x', AT, 'x').kind, brakes: 'disc' } }));
+    expect(disc.observations[1]!.check).toBe('disc-front');
+  });
+
+  test('a kept job has nobody’s word yet', () => {
+    const job = {
+      id: 'chain',
+      rule: 'chain',
+      title: 'Renew the chain',
+      place: 'chain',
+      minutes: range(1, 2, 3),
+      parts: range(1, 2, 3),
+      decision: 'keep',
+      reason: '',
+      done: true,
+    };
+    expect(opened(versionTwo([], { jobs: [job] })).jobs).toEqual([{ ...job, approval: null }]);
+  });
+
+  test('settings of version 2 open with either hand on the front brake and no price for a customer’s hour', () => {
+    const { frontBrakeHand: _hand, customerPerHour: _hour, ...old } = USUAL_SETTINGS;
+    expect(openSettings({ ...old, schemaVersion: 2, name: 'Hall' })).toMatchObject({
+      name: 'Hall',
+      frontBrakeHand: 'either',
+      customerPerHour: 0,
+    });
+  });
+});
