@@ -25,3 +25,9 @@ export function miscount(pitches: number, lengthMm: number): string | null {
   const worn = `${roundTo(Math.abs(percent), 1)} % ${percent > 0 ? 'worn' : 'shorter than new'}`;
   return `count the pitches again: ${roundTo(lengthMm, 2)} mm over ${pitches} pitches would be ${worn}; it looks like ${likely}`;
 }
+
+/**
+ * Diameter of a bicycle chain's roller. A caliper over the outsides of two rollers reads that much more than from pin to pin.
+ * Source: ISO 9633 (rollers of 7.75 mm for half-inch bicycle chain), workshop consensus.
+ */
+export const CHAIN_ROLLER_MM = 7.75;

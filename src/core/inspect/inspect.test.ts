@@ -245,6 +245,12 @@ describe('the look-over of a bicycle', () => {
     expect(one('hub-front', { rimMm: 1.2 }).reasons.join(' ')).toContain('at the bearing');
   });
 
+  test('of several readings of a rim wall the thinnest decides, of several cuts the longest', () => {
+    expect(one('wall-front', { readingsMm: [1.3, 0.85, 1.2] })).toMatchObject({ state: 'unsafe' });
+    expect(one('tyre-cut-rear', { readingsMm: [1, 6.5] })).toMatchObject({ state: 'unsafe' });
+    expect(one('lever-gap-right', { readingsMm: [40, 12] })).toMatchObject({ state: 'unsafe' });
+  });
+
   test.each(['crack', 'repair', 'carbon-dull'])('frame: %s goes to a qualified person', (outcome) => {
     expect(one('frame', { outcome })).toMatchObject({ state: 'unsafe' });
     expect(one('frame', { outcome }).reasons.join(' ')).toContain('qualified person');

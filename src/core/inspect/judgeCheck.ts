@@ -16,6 +16,7 @@ import { inspectRimPlay, type RimPlay } from './rimPlay';
 import { inspectRunout, type RunoutOf } from './runout';
 import { inspectSpokeMap } from './spokeMap';
 import { inspectTyreAge } from './tyreAge';
+import { wearLimits } from './data/wearLimits';
 import { inspectWearLimit } from './wearLimit';
 
 export interface Judgement {
@@ -186,7 +187,8 @@ function judgeReadings(check: Check, seen: Evidence, bench: Bench): Judgement | 
 
 /** Of several readings the one that decides: the least of what wears thin, the most of what grows. */
 function gravestReading(check: Check, readings: number[]): number {
-  return check.limit?.part === 'brake lever' ? Math.min(...readings) : Math.max(...readings);
+  const limit = wearLimits.find((line) => line.part === check.limit?.part && line.check === check.limit?.check);
+  return limit?.direction === 'renew_below' ? Math.min(...readings) : Math.max(...readings);
 }
 
 /** One check's evidence judged. A reading comes before the eye; without evidence it stays "not looked at". */

@@ -62,7 +62,7 @@ export function PurposeSection({ bicycle, send }: StageProps) {
         value={bicycle.purpose}
         onChoose={(purpose) => {
           send({ type: 'setPurpose', purpose });
-          if (purpose === 'save' && bicycle.appraisal.target.kind === 'hourly')
+          if ((purpose === 'save' || purpose === 'keeper') && bicycle.appraisal.target.kind === 'hourly')
             send({ type: 'setAppraisal', changes: { target: { kind: 'profit', amount: 0 } } });
         }}
       />

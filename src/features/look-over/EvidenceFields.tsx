@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import type { BicycleKind } from '@/core/bicycle';
-import { miscount, USUAL_PITCHES } from '@/core/inspect/chainPitch';
+import { CHAIN_ROLLER_MM, miscount, USUAL_PITCHES } from '@/core/inspect/chainPitch';
 import { padLimit, RIM_HOLLOW, type Check } from '@/core/inspect/checks';
 import type { Evidence } from '@/core/inspect/evidence';
 import { Choices } from '@/ui/Choices';
@@ -163,6 +163,24 @@ export function EvidenceFields({ check, kind, seen, errors, note }: Props) {
               }
             />
           </Box>
+          <ReadingField
+            label="Or caliper over two rollers"
+            kind="length"
+            unit="mm"
+            value={null}
+            keepEmpty
+            width={210}
+            help={`Outside to outside, the same pitches apart; ${CHAIN_ROLLER_MM} mm of roller come off`}
+            refuse={(mm) => miscount(seen.pitches ?? USUAL_PITCHES, mm - CHAIN_ROLLER_MM)}
+            onCommit={(mm) =>
+              note({
+                lengthMm: Math.round((mm - CHAIN_ROLLER_MM) * 100) / 100,
+                pitches: seen.pitches ?? USUAL_PITCHES,
+                dropsInAtPercent: undefined,
+                notAtPercent: undefined,
+              })
+            }
+          />
           <Choices
             label="Or a drop-in gauge"
             options={GAUGE_CHOICES}
