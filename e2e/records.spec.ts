@@ -58,7 +58,8 @@ test('out, into an empty browser, and the same is there; a second time nothing i
   await expect(empty.getByRole('button', { name: /^Photograph of/ }).locator('img')).toBeVisible();
   await empty.goto('/records');
   await choose();
-  await expect(empty.getByText('4 the same.')).toBeVisible();
+  // Looking at the strip for a while starts its clock, which is newer than the file.
+  await expect(empty.getByText(/^(4 the same|1 newer here, 3 the same)\.$/)).toBeVisible();
   const damaged = readFileSync(file).subarray(0, 4000);
   await empty
     .getByLabel('Choose a file to take in')

@@ -244,7 +244,7 @@ export function PlaceChecks({
     letterKeys,
   );
 
-  /** Digits are a reading wherever they are typed; after the last field Enter goes on. */
+  /** Digits are a reading wherever they are typed; after a reading Enter gives the keys back to the place. */
   function onKeyDown(event: KeyboardEvent<HTMLDivElement>): void {
     const fields = [...(box.current?.querySelectorAll<HTMLInputElement>('input[data-reading]') ?? [])];
     const target = event.target as HTMLElement;
@@ -253,9 +253,11 @@ export function PlaceChecks({
       (fields.find((each) => each.value === '') ?? fields[0])?.focus();
       return;
     }
-    if (event.key === 'Enter' && field && field === fields.at(-1) && field.value !== '')
+    if (event.key === 'Enter' && field && field.value !== '')
       setTimeout(() => {
-        if (document.activeElement === field && field.getAttribute('aria-invalid') !== 'true') box.current?.focus();
+        // Entered, and neither gone on to a neighbour nor emptied for the next reading: the keys are the place's again.
+        const stayed = document.activeElement === field && field.value !== '';
+        if (stayed && field.getAttribute('aria-invalid') !== 'true') box.current?.focus();
       });
   }
 
