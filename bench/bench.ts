@@ -79,7 +79,7 @@ line(
   `${timed(15, () =>
     answer(
       buyAppraise,
-      appraisalInput({ ...seller, door: { tyres: tapped++ % 2 ? 'bad' : 'fine' } }, USUAL_SETTINGS, []),
+      appraisalInput({ ...seller, door: { tyres: tapped++ % 2 ? 'bad' : 'fine' } }, USUAL_SETTINGS, {}),
     ),
   ).toFixed(0)} ms`,
   'aim under 150 ms',

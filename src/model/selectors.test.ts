@@ -15,6 +15,7 @@ import {
   spent,
   trayFor,
   workedMinutes,
+  gatherLessons,
   taughtBy,
 } from './selectors';
 
@@ -49,16 +50,16 @@ const keep: Command = {
 describe('what a record means', () => {
   test('a new bicycle carries the ordinary work; its faults come from the door check', () => {
     expect(USUAL_COSTS.map((line) => line.kind)).toEqual(['standing']);
-    const input = appraisalInput(after(), USUAL_SETTINGS, []);
+    const input = appraisalInput(after(), USUAL_SETTINGS, {});
     expect(input.lines).toHaveLength(1);
     expect(input.door).toEqual({});
   });
 
   test('the drive counts before the purchase and is spent after it', () => {
     const away = { type: 'describeLead' as const, changes: { distanceKm: 40 } };
-    expect(appraisalInput(after(away), USUAL_SETTINGS, []).travel).toMatchObject({ distanceKm: 40 });
+    expect(appraisalInput(after(away), USUAL_SETTINGS, {}).travel).toMatchObject({ distanceKm: 40 });
     const bought = after(away, { type: 'recordPurchase', paid: 9000, at: AT });
-    expect(appraisalInput(bought, USUAL_SETTINGS, []).travel).toBeNull();
+    expect(appraisalInput(bought, USUAL_SETTINGS, {}).travel).toBeNull();
   });
 
   test('minutes of work teach the next appraisal by place, minutes of looking do not', () => {
@@ -71,7 +72,15 @@ describe('what a record means', () => {
       line: 'hub-front',
       answer: 'bad',
     });
-    expect(taughtBy(worked)).toEqual({ door: { 'hub-front': 'bad' }, minutesAt: { 'hub.front': 60 } });
+    const taught = taughtBy(worked);
+    expect(taught).toEqual({ door: { 'hub-front': 'bad' }, minutesAt: { 'hub.front': 60 } });
+    const fine = { door: { 'hub-front': 'fine' as const }, minutesAt: { 'hub.front': 500 } };
+    expect(gatherLessons([taught, fine])).toEqual({
+      'hub-front': { looked: 2, bad: 1, minutesAt: { 'hub.front': [60] } },
+    });
+    const many = gatherLessons(Array.from({ length: 50 }, () => taught));
+    expect(many['hub-front']).toMatchObject({ looked: 50, bad: 50 });
+    expect(many['hub-front']!.minutesAt['hub.front']).toHaveLength(20);
   });
 
   test('the last observation of a check counts, one taken back does not', () => {

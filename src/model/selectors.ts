@@ -23,6 +23,27 @@ export function taughtBy(bicycle: Bicycle): Taught {
   return { door: bicycle.door, minutesAt };
 }
 
+/** What many bicycles teach of each line of the door check, small however many there are. */
+export type Lessons = Record<string, { looked: number; bad: number; minutesAt: Record<string, number[]> }>;
+
+/** How many minutes of a place are handed on; the latest come last. */
+const MOST_MINUTES = 20;
+
+/** Lessons gathered from what single bicycles teach, oldest first. */
+export function gatherLessons(rows: Iterable<Taught>): Lessons {
+  const lessons: Lessons = {};
+  for (const { door, minutesAt } of rows)
+    for (const [line, answer] of Object.entries(door)) {
+      const lesson = (lessons[line] ??= { looked: 0, bad: 0, minutesAt: {} });
+      lesson.looked += 1;
+      if (answer !== 'bad') continue;
+      lesson.bad += 1;
+      for (const [place, minutes] of Object.entries(minutesAt))
+        lesson.minutesAt[place] = [...(lesson.minutesAt[place] ?? []), minutes].slice(-MOST_MINUTES);
+    }
+  return lessons;
+}
+
 /** What the seller said, by question, as far as it was asked. */
 export function saidBySeller({ lead }: Pick<Bicycle, 'lead'>): Record<string, string> {
   const { kept, indoors, crashed, ridden } = lead;
@@ -34,14 +55,14 @@ export function saidBySeller({ lead }: Pick<Bicycle, 'lead'>): Record<string, st
 }
 
 /** The question for `buy.appraise`. The travel counts until the bicycle is bought, and only where a distance is known. */
-export function appraisalInput(bicycle: Bicycle, settings: WorkshopSettings, others: Taught[]): BuyAppraiseInput {
+export function appraisalInput(bicycle: Bicycle, settings: WorkshopSettings, taught: Lessons): BuyAppraiseInput {
   const { asking, resale, otherCosts, target, confidence, lines } = bicycle.appraisal;
   const { distanceKm, costPerKm, haggle } = bicycle.lead;
   return {
     kind: bicycle.kind,
     door: bicycle.door,
     said: saidBySeller(bicycle),
-    others,
+    taught,
     lines: lines.map(({ id, label, kind, chance, parts, minutes }) => ({ id, label, kind, chance, parts, minutes })),
     currency: settings.currency,
     asking,

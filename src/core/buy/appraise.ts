@@ -10,15 +10,24 @@ import { doorChecksFor, doorLines, type DoorHistory, type DoorLine } from './doo
 const id = z.string().min(1).max(64);
 const answer = z.enum(['fine', 'bad']);
 
+/** Of each place the latest so many are told: older ones were another hand's. */
+export const MOST_TAUGHT = 20;
+
 const input = z.strictObject({
   kind: bicycleKind.prefault({}),
   door: z.record(id, answer).default({}),
   said: z.record(z.string().max(20), z.string().max(20)).default({}).describe('answers of the seller, by question'),
-  others: z
-    .array(z.strictObject({ door: z.record(id, answer), minutesAt: z.record(id, z.number().min(0)) }))
-    .max(2000)
-    .default([])
-    .describe('what the workshop’s other bicycles taught: answers at the door, minutes really put down by place'),
+  taught: z
+    .record(
+      id,
+      z.strictObject({
+        looked: z.number().multipleOf(1).min(0).max(1_000_000),
+        bad: z.number().multipleOf(1).min(0).max(1_000_000),
+        minutesAt: z.record(id, z.array(z.number().min(0)).max(MOST_TAUGHT)),
+      }),
+    )
+    .default({})
+    .describe('what the workshop’s other bicycles taught of each line, with the minutes really put down by place'),
   lines: z
     .array(
       z.strictObject({
@@ -72,19 +81,16 @@ export interface BuyAppraisal {
   drive: Drive | null;
 }
 
-function historyOf({ kind, others }: Question): Record<string, DoorHistory> {
-  const history: Record<string, DoorHistory> = {};
-  for (const { id: line, place } of doorChecksFor(kind)) {
-    const looked = others.filter((other) => other.door[line] !== undefined);
-    const bad = looked.filter((other) => other.door[line] === 'bad');
-    if (looked.length > 0)
-      history[line] = {
-        looked: looked.length,
-        bad: bad.length,
-        minutes: bad.flatMap((other) => (other.minutesAt[place] ? [other.minutesAt[place]] : [])),
-      };
-  }
-  return history;
+/** The history of each line: of the minutes that were put down on bad ones, those at the line's own place. */
+function historyOf({ kind, taught }: Question): Record<string, DoorHistory> {
+  return Object.fromEntries(
+    doorChecksFor(kind).flatMap(({ id: line, place }) => {
+      const told = taught[line];
+      return told
+        ? [[line, { looked: told.looked, bad: Math.min(told.bad, told.looked), minutes: told.minutesAt[place] ?? [] }]]
+        : [];
+    }),
+  );
 }
 
 /**

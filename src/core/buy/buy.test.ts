@@ -113,6 +113,14 @@ describe('the appraisal at the door', () => {
       expect(ceiling({ [id]: 'fine' })).toBeGreaterThanOrEqual(open);
     }
   });
+  test('bad hubs of earlier bicycles make the next one likelier and longer, by what was really put down', () => {
+    const taught = { 'hub-front': { looked: 8, bad: 8, minutesAt: { 'hub.front': [150], 'hub.rear': [999] } } };
+    const line = (more: object) => ok(buyAppraise, question(more)).door.find((each) => each.id === 'hub-front')!;
+    expect(line({ taught }).chance).toBeGreaterThan(0.5);
+    expect(line({ taught }).minutes).toEqual({ low: 40, likely: 82, high: 150 });
+    expect(line({ taught }).learntFrom).toBe(8);
+    expect(line({}).minutes).toEqual({ low: 40, likely: 65, high: 110 });
+  });
   test('with no resale known the lines stand alone', () => {
     const found = ok(buyAppraise, question({ resale: { low: 0, likely: 0, high: 0 } }));
     expect(found.appraisal).toBeNull();

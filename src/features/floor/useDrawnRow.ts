@@ -16,8 +16,8 @@ import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
 export function useDrawnRow(row: Summary): void {
   const workshop = useWorkshop();
   const settings = useSettings();
-  const taught = useTaught(row.id);
   const known = row.drawn !== null;
+  const taught = useTaught(known ? null : row.id);
   useEffect(() => {
     if (known) return;
     let left = false;

@@ -1,16 +1,23 @@
 'use client';
 import { useMemo } from 'react';
-import type { Taught } from '@/model/selectors';
+import { gatherLessons, type Lessons } from '@/model/selectors';
 import { useWorkshopState } from './WorkshopProvider';
 
-/** What the workshop's other bicycles teach the appraisal of one; those that nobody answered anything for teach nothing. */
-export function useTaught(except: string): Taught[] {
-  const summaries = useWorkshopState((state) => state.summaries);
+const NOTHING: Lessons = {};
+
+/** What the workshop's other bicycles teach the appraisal of one; null asks for nothing and gathers nothing. */
+export function useTaught(except: string | null): Lessons {
+  const summaries = useWorkshopState((state) => (except === null ? null : state.summaries));
   return useMemo(
     () =>
-      Object.values(summaries)
-        .filter((row) => row.id !== except && Object.keys(row.taught.door).length > 0)
-        .map((row) => row.taught),
+      summaries === null
+        ? NOTHING
+        : gatherLessons(
+            Object.values(summaries)
+              .filter((row) => row.id !== except)
+              .sort((a, b) => (a.createdAt < b.createdAt ? -1 : 1))
+              .map((row) => row.taught),
+          ),
     [summaries, except],
   );
 }
