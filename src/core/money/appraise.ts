@@ -80,6 +80,8 @@ export interface Appraisal {
 
 const drawn = new Map<string, Draws>();
 const MOST_DRAWN = 160;
+/** Longer runs are for a table, not for a tap: they are not kept, or they would fill the memory. */
+const MOST_KEPT_TRIALS = 20_000;
 
 interface Draws {
   parts: Float64Array;
@@ -88,6 +90,7 @@ interface Draws {
 
 /** The draws of a line, kept: they hang on the line, the seed and the trials alone, so that a tap draws one line anew. */
 function drawsOf(line: CostLine, seed: number, trials: number): Draws {
+  if (trials > MOST_KEPT_TRIALS) return drawLine(line, seed, trials);
   const { parts, minutes } = line;
   const key = [
     line.label,
