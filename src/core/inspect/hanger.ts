@@ -101,7 +101,7 @@ function run({ readings, radiusMm, speeds, material, bentBefore }: Question): Ha
   const tiltDeg = (Math.atan2(amplitude, radiusMm) * 180) / Math.PI;
   const noise = 1e-9 * Math.max(1, Math.abs(g0));
   const at = amplitude <= noise ? 0 : (Math.atan2(b, a) * 180) / Math.PI;
-  const pushAtDeg = (roundTo(at, 6) + 360) % 360;
+  const pushAtDeg = (roundTo(at, 9) + 360) % 360;
   const limitMm = straightSpreadMm(speeds);
   const brittle = material === 'aluminium' || material === 'carbon';
   const straight = atLeast(limitMm, spreadMm);
@@ -141,11 +141,11 @@ function run({ readings, radiusMm, speeds, material, bentBefore }: Question): Ha
   if (verdict !== 'measure-again' && anglesOf({ readings } as Question).length === 3)
     reasons.push('Three readings always fit: a fourth would show whether they can be trusted.');
   return {
-    spreadMm: roundTo(spreadMm, 6),
-    tiltDeg: roundTo(tiltDeg, 6),
+    spreadMm: roundTo(spreadMm, 9),
+    tiltDeg: roundTo(tiltDeg, 9),
     pushAtDeg: plainZero(pushAtDeg),
-    pushMm: roundTo(amplitude, 6),
-    residualMm: roundTo(rms, 6),
+    pushMm: roundTo(amplitude, 9),
+    residualMm: roundTo(rms, 9),
     verdict,
     words,
     reasons,
