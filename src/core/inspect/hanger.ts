@@ -77,6 +77,11 @@ function fit(readings: Question['readings']): { g0: number; a: number; b: number
   return { g0, a, b, rms: Math.sqrt(square / rows.length) };
 }
 
+/** Nine places, so that rounding error of the fit is not told as a figure. */
+function nanos(value: number): number {
+  return plainZero(Math.round(value * 1e9) / 1e9);
+}
+
 const TILT_LIMIT_DEG = 2;
 const RMS_LIMIT_MM = 1;
 
@@ -101,7 +106,7 @@ function run({ readings, radiusMm, speeds, material, bentBefore }: Question): Ha
   const tiltDeg = (Math.atan2(amplitude, radiusMm) * 180) / Math.PI;
   const noise = 1e-9 * Math.max(1, Math.abs(g0));
   const at = amplitude <= noise ? 0 : (Math.atan2(b, a) * 180) / Math.PI;
-  const pushAtDeg = (roundTo(at, 9) + 360) % 360;
+  const pushAtDeg = (nanos(at) + 360) % 360;
   const limitMm = straightSpreadMm(speeds);
   const brittle = material === 'aluminium' || material === 'carbon';
   const straight = atLeast(limitMm, spreadMm);
@@ -141,11 +146,11 @@ function run({ readings, radiusMm, speeds, material, bentBefore }: Question): Ha
   if (verdict !== 'measure-again' && anglesOf({ readings } as Question).length === 3)
     reasons.push('Three readings always fit: a fourth would show whether they can be trusted.');
   return {
-    spreadMm: roundTo(spreadMm, 9),
-    tiltDeg: roundTo(tiltDeg, 9),
+    spreadMm: nanos(spreadMm),
+    tiltDeg: nanos(tiltDeg),
     pushAtDeg: plainZero(pushAtDeg),
-    pushMm: roundTo(amplitude, 9),
-    residualMm: roundTo(rms, 9),
+    pushMm: nanos(amplitude),
+    residualMm: nanos(rms),
     verdict,
     words,
     reasons,
