@@ -3,6 +3,7 @@ import { applyCommand, command, type Command } from './commands';
 import { newBicycle, newTray, USUAL_COSTS, USUAL_SETTINGS } from './fresh';
 import type { Bicycle } from './record';
 import {
+  beforeFromLookOver,
   appraisalInput,
   coneInput,
   decidedInput,
@@ -93,6 +94,19 @@ describe('what a record means', () => {
     expect(lookOverInput(back, USUAL_SETTINGS, '2026-11-25').found).toEqual([
       { check: 'tyres', evidence: { outcome: 'sound' }, seenAs: 'bought' },
     ]);
+  });
+
+  test('what the look-over felt can stand as the hub’s before, until something stands there', () => {
+    const felt = after(seen('1', 'hub-front', { feel: 'gritty', play: 'slight', spinS: 14 }));
+    expect(beforeFromLookOver(felt, trayFor(felt, 'hub.front'))).toEqual({ feel: 'gritty', play: 'slight', spinS: 14 });
+    const noted = after(seen('1', 'hub-front', { feel: 'gritty' }), {
+      type: 'noteBearing',
+      place: 'hub.front',
+      when: 'before',
+      changes: { feel: 'tight' },
+    });
+    expect(beforeFromLookOver(noted, trayFor(noted, 'hub.front'))).toBeNull();
+    expect(beforeFromLookOver(after(), trayFor(after(), 'hub.front'))).toBeNull();
   });
 
   test('once jobs are decided they are the costs, and the price paid is what was asked', () => {

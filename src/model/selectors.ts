@@ -173,6 +173,14 @@ export function complaintsInput(bicycle: Bicycle) {
   };
 }
 
+/** What the look-over felt at a tray's bearing, as its state before the work; null where nothing was felt or it stands already. */
+export function beforeFromLookOver(bicycle: Bicycle, tray: Tray): NonNullable<Tray['before']> | null {
+  if (tray.before) return null;
+  const seen = latestObservations(bicycle).get(tray.place.replace('.', '-'))?.evidence;
+  if (!seen || (seen.feel === undefined && seen.play === undefined && seen.spinS === undefined)) return null;
+  return { feel: seen.feel ?? 'unknown', play: seen.play ?? 'unknown', spinS: seen.spinS ?? null };
+}
+
 /** The tray of a place, or an empty one that is not stored until something is put in it. */
 export function trayFor(bicycle: Bicycle, place: string): Tray {
   return bicycle.trays.find((tray) => tray.place === place) ?? newTray(place, bicycle.kind.wheels);

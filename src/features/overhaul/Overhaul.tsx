@@ -9,7 +9,7 @@ import { ballHint } from '@/core/bearings/plausible';
 import { frontHub } from '@/core/strip/assembly';
 import { stateOf } from '@/core/vocabulary/vocabulary';
 import type { Tray } from '@/model/record';
-import { trayFor } from '@/model/selectors';
+import { beforeFromLookOver, trayFor } from '@/model/selectors';
 import { Choices } from '@/ui/Choices';
 import { ReadingField } from '@/ui/ReadingField';
 import { BigNumber, Section } from '@/ui/Section';
@@ -281,12 +281,36 @@ function Changed({ tray }: { tray: Tray }) {
   );
 }
 
+/** What the look-over felt at this hub, to be taken as what it was before; asked only while nothing stands there. */
+function FromLookOver({ bicycle, send, tray }: StageProps & { tray: Tray }) {
+  const felt = beforeFromLookOver(bicycle, tray);
+  if (!felt) return null;
+  const words = [
+    felt.feel !== 'unknown' && felt.feel.replace('-', ' '),
+    felt.play !== 'unknown' && `play ${felt.play}`,
+    felt.spinS !== null && `spins ${felt.spinS} s`,
+  ].filter(Boolean);
+  return (
+    <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', mb: 1.5 }}>
+      <Box>At the look-over: {words.join(', ')}.</Box>
+      <Button
+        size="small"
+        variant="outlined"
+        onClick={() => send({ type: 'noteBearing', place: tray.place, when: 'before', changes: felt })}
+      >
+        Take it as the before
+      </Button>
+    </Box>
+  );
+}
+
 /** The front hub, overhauled: before, balls, a look, the cone, after. */
 export function Overhaul({ bicycle, send }: StageProps) {
   const tray = trayFor(bicycle, frontHub.place);
   return (
     <>
       <Section title="Front hub, before the spanner">
+        <FromLookOver bicycle={bicycle} send={send} tray={tray} />
         <BearingNote send={send} tray={tray} when="before" />
       </Section>
       <Balls send={send} tray={tray} />
