@@ -1,4 +1,4 @@
-import { appliesTo, bicycleKind, frontBrakeSurface, withConsequences } from './bicycle';
+import { appliesTo, bicycleKind, withConsequences } from './bicycle';
 import { checksFor } from './inspect/checks';
 
 const kind = bicycleKind.parse({});
@@ -24,8 +24,6 @@ describe('what a bicycle is', () => {
     expect(withConsequences(kind, { tyreWidthMm: 40 })).toEqual({ tyreWidthMm: 40 });
   });
   test('a drum leaves neither track nor pad to measure from outside; back-pedalling has a caliper in front', () => {
-    expect(frontBrakeSurface({ brakes: 'back-pedal' })).toBe('rim');
-    expect(frontBrakeSurface({ brakes: 'drum' })).toBe('hub');
     const checks = (brakes: typeof kind.brakes) => checksFor({ ...kind, brakes }).map((check) => check.id);
     expect(checks('cantilever')).toEqual(expect.arrayContaining(['braking-front', 'pads-front']));
     for (const id of ['braking-front', 'pads-front', 'disc-front']) expect(checks('drum')).not.toContain(id);

@@ -42,15 +42,6 @@ export const SPEEDS_OF_CHAIN: Record<BicycleKind['chain'], number> = {
 };
 
 /**
- * What the front brake works on: the rim, a disc, or the inside of the hub, where nothing can be measured from outside.
- * Example: back-pedal has a caliper at the front, so `'rim'`.
- */
-export function frontBrakeSurface(kind: Pick<BicycleKind, 'brakes'>): 'rim' | 'disc' | 'hub' {
-  if (kind.brakes === 'disc') return 'disc';
-  return kind.brakes === 'drum' ? 'hub' : 'rim';
-}
-
-/**
  * A change of what a bicycle is, with what follows from it: a hub gear takes a single chain, a derailleur does not, small
  * wheels are small. What was changed on purpose always stands.
  *

@@ -1,5 +1,6 @@
 import type { AdjustConeInput } from '@/core/bearings/adjustCone';
 import type { BuyAppraiseInput } from '@/core/buy/appraise';
+import { MOST_TAUGHT } from '@/core/buy/doorLine';
 import type { Evidence } from '@/core/inspect/evidence';
 import type { SeenAs } from '@/core/inspect/seenAs';
 import { judgeTorque } from '@/core/rebuild/judgeTorque';
@@ -26,9 +27,6 @@ export function taughtBy(bicycle: Bicycle): Taught {
 /** What many bicycles teach of each line of the door check, small however many there are. */
 export type Lessons = Record<string, { looked: number; bad: number; minutesAt: Record<string, number[]> }>;
 
-/** How many minutes of a place are handed on; the latest come last. */
-const MOST_MINUTES = 20;
-
 /** Lessons gathered from what single bicycles teach, oldest first. */
 export function gatherLessons(rows: Iterable<Taught>): Lessons {
   const lessons: Lessons = {};
@@ -39,7 +37,7 @@ export function gatherLessons(rows: Iterable<Taught>): Lessons {
       if (answer !== 'bad') continue;
       lesson.bad += 1;
       for (const [place, minutes] of Object.entries(minutesAt))
-        lesson.minutesAt[place] = [...(lesson.minutesAt[place] ?? []), minutes].slice(-MOST_MINUTES);
+        lesson.minutesAt[place] = [...(lesson.minutesAt[place] ?? []), minutes].slice(-MOST_TAUGHT);
     }
   return lessons;
 }

@@ -1,19 +1,16 @@
 import { z } from 'zod';
 import { bicycleKind } from '../bicycle';
-import { defineCalculator } from '../calculator';
+import { defineCalculator, rule } from '../calculator';
 import { currencyCode, minorUnits, orderedRange, workMinutes } from '../fields';
 import { appraiseShape, moneyAppraise, type Appraisal, type AppraiseInput } from '../money/appraise';
 import { moneyDrive, type Drive } from '../money/drive';
-import { DOOR_LINE } from './doorLine';
+import { DOOR_LINE, MOST_TAUGHT } from './doorLine';
 import { doorChecksFor, doorLines, type DoorHistory, type DoorLine } from './door';
 
 const id = z.string().min(1).max(64);
 const answer = z.enum(['fine', 'bad']);
 
-/** Of each place the latest so many are told: older ones were another hand's. */
-export const MOST_TAUGHT = 20;
-
-const input = z.strictObject({
+const shape = z.strictObject({
   kind: bicycleKind.prefault({}),
   door: z.record(id, answer).default({}),
   said: z.record(z.string().max(20), z.string().max(20)).default({}).describe('answers of the seller, by question'),
@@ -59,6 +56,15 @@ const input = z.strictObject({
     .default(null)
     .describe('null once one stands at the door: the travel is spent'),
 });
+const ownLabels = (lines: { id: string; label: string }[]) =>
+  lines.filter((line) => !line.id.startsWith(DOOR_LINE)).map((line) => line.label);
+
+const input = rule(
+  shape,
+  ['lines'],
+  ({ lines }) => new Set(ownLabels(lines)).size === ownLabels(lines).length,
+  'two of your own lines have one name: give each a name of its own',
+);
 type Question = z.output<typeof input>;
 
 /** Whether to drive is no closer a question than a few thousand trials answer. */
@@ -98,7 +104,7 @@ function historyOf({ kind, taught }: Question): Record<string, DoorHistory> {
  * corrected by the workshop's own history and by what the seller said; then what may be paid, and before leaving whether it
  * is worth the drive.
  *
- * Units: minor units, minutes. Errors: ranges out of order. Source: the table of door checks; `money.appraise`.
+ * Units: minor units, minutes. Errors: ranges out of order, two own lines of one name. Source: the table of door checks; `money.appraise`.
  * Example: with no resale known it gives the lines alone.
  */
 function run(question: Question): BuyAppraisal {

@@ -121,6 +121,11 @@ describe('the appraisal at the door', () => {
     expect(line({ taught }).learntFrom).toBe(8);
     expect(line({}).minutes).toEqual({ low: 40, likely: 65, high: 110 });
   });
+  test('two own lines of one name are refused in words, and never a ceiling that silently goes', () => {
+    const own = (id: string) => ({ ...question().lines[0], id });
+    const told = answer(buyAppraise, question({ lines: [own('a'), own('b')] }));
+    expect(told.ok ? [] : told.errors.map((error) => error.path)).toEqual(['lines']);
+  });
   test('with no resale known the lines stand alone', () => {
     const found = ok(buyAppraise, question({ resale: { low: 0, likely: 0, high: 0 } }));
     expect(found.appraisal).toBeNull();

@@ -5,6 +5,8 @@ import { row, type WorkingRow } from '../verdict';
 import { knowledge, type Knowledge } from './knowledge';
 
 const SETTLED_FROM = 0.9;
+/** From this share on a leading fault that throws riders keeps the bicycle off the road. */
+const UNSAFE_FROM = 0.3;
 const LEAST_BITS = 0.001;
 
 const outcomesOf = (test: string) => knowledge.tests.find((each) => each.id === test)?.outcomes ?? [];
@@ -42,6 +44,8 @@ export interface Diagnosis {
   faults: { id: string; probability: number }[];
   next: { test: string; minutes: number; informationBits: number; bitsPerMinute: number }[];
   settled: boolean;
+  /** Whether what leads throws riders and is likely enough to keep the bicycle off the road. */
+  unsafe: boolean;
   verdict: 'settled' | 'keep-testing' | 'cannot-tell';
   reasons: string[];
   working: WorkingRow[];
@@ -184,7 +188,8 @@ function run({ complaints, results, unavailable }: Question): Diagnosis {
   const [first, second] = faults as [(typeof faults)[0], (typeof faults)[0]];
   const settled = atLeast(first.probability, SETTLED_FROM);
   const verdict = settled ? 'settled' : next.length === 0 ? 'cannot-tell' : 'keep-testing';
-  const unsafe = knowledge.faults.find((fault) => fault.id === first.id)!.unsafe;
+  const unsafe =
+    knowledge.faults.find((fault) => fault.id === first.id)!.unsafe && atLeast(first.probability, UNSAFE_FROM);
   const reasons = {
     settled: [`${labelOf(first.id)}: ${percent(first.probability)}.`],
     'keep-testing': [
@@ -194,12 +199,13 @@ function run({ complaints, results, unavailable }: Question): Diagnosis {
       `No test that is left moves the odds; ${labelOf(first.id).toLowerCase()} is likeliest with ${percent(first.probability)}.`,
     ],
   }[verdict];
-  if (unsafe && first.probability >= 0.3) reasons.push('Unsafe: not to be ridden until it is put right or ruled out.');
+  if (unsafe) reasons.push('Unsafe: not to be ridden until it is put right or ruled out.');
   reasons.push(...effects(last, belief));
   return {
     faults,
     next,
     settled,
+    unsafe,
     verdict,
     reasons,
     working: [

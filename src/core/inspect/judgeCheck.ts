@@ -1,5 +1,5 @@
 import { bearingsGrade, type houseRules } from '../bearings/grade';
-import { SPEEDS_OF_CHAIN, type BicycleKind, type Brief } from '../bicycle';
+import type { BicycleKind, Brief } from '../bicycle';
 import { answer, type Calculator } from '../calculator';
 import { roundTo } from '../numbers';
 import type { z } from 'zod';
@@ -10,10 +10,10 @@ import { padLimit, RIM_HOLLOW, type Check } from './checks';
 import type { Evidence } from './evidence';
 import { inspectCrankPlay } from './crankPlay';
 import { inspectDisc } from './disc';
-import { gaugeRadiusMm } from './gaugeRadius';
 import { inspectHanger } from './hanger';
 import { inspectRimPlay, type RimPlay } from './rimPlay';
-import { inspectRunout, type RunoutOf } from './runout';
+import { hangerQuestion, rimPlayQuestion, runoutOf } from './questions';
+import { inspectRunout } from './runout';
 import { inspectSpokeMap } from './spokeMap';
 import { inspectTyreAge } from './tyreAge';
 import { wearLimits } from './data/wearLimits';
@@ -58,14 +58,8 @@ function judge<S extends z.ZodType, O extends { verdict: string; reasons: string
   return { state: stateOf(calculator.id, verdict), verdict, outcome: null, reasons, working, errors: [] };
 }
 
-/** Where a rock is read at a wheel and at a headset, and how far apart the rows of balls usually stand. */
 function rimPlayOf(check: Check, movementMm: number, kind: BicycleKind): RimPlay | null {
-  const question =
-    check.place === 'headset'
-      ? { where: 'headset', movementMm, leverMm: 450, spanMm: 120 }
-      : check.place.startsWith('hub')
-        ? { where: 'hub', movementMm, leverMm: kind.beadSeatMm / 2, spanMm: 60 }
-        : null;
+  const question = rimPlayQuestion(check.place, movementMm, kind);
   const result = question && answer(inspectRimPlay, question);
   return result?.ok ? result.output : null;
 }
@@ -121,12 +115,6 @@ function judgeHand(seen: Evidence, hand: Bench['frontBrakeHand']): Judgement {
       };
 }
 
-const RUNOUT: Partial<Record<Check['kind'], (kind: BicycleKind) => RunoutOf>> = {
-  'runout-rim': (kind) => (kind.brakes === 'disc' || kind.brakes === 'drum' ? 'rim-free' : 'rim-braked'),
-  'runout-disc': () => 'disc',
-  'runout-ring': () => 'chainring',
-};
-
 /** What the readings of a check say, or null where there are none. */
 function judgeReadings(check: Check, seen: Evidence, bench: Bench): Judgement | null {
   const { kind } = bench;
@@ -151,18 +139,12 @@ function judgeReadings(check: Check, seen: Evidence, bench: Bench): Judgement | 
     case 'runout-disc':
     case 'runout-ring':
       return (seen.readingsMm?.length ?? 0) >= 2
-        ? judge(inspectRunout, { of: RUNOUT[check.kind]!(kind), readingsMm: seen.readingsMm })
+        ? judge(inspectRunout, { of: runoutOf(check, kind), readingsMm: seen.readingsMm })
         : null;
-    case 'hanger':
-      return (seen.gaps?.length ?? 0) >= 3
-        ? judge(inspectHanger, {
-            readings: seen.gaps,
-            radiusMm: gaugeRadiusMm(kind),
-            speeds: SPEEDS_OF_CHAIN[kind.chain],
-            material: kind.frameMaterial,
-            bentBefore: seen.bentBefore ?? false,
-          })
-        : null;
+    case 'hanger': {
+      const question = hangerQuestion(kind, seen);
+      return question && judge(inspectHanger, question);
+    }
     case 'spokes':
       return (seen.pairs?.length ?? 0) >= 4 ? judge(inspectSpokeMap, { pairs: seen.pairs }) : null;
     case 'tyre-age':

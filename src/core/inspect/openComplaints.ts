@@ -11,9 +11,6 @@ export interface OpenComplaints {
   open: { id: string; said: string; leads: string; probability: number; unsafe: boolean }[];
 }
 
-/** From this share on a leading fault that is unsafe keeps the bicycle off the road. */
-const UNSAFE_FROM = 0.3;
-
 /**
  * What stands open of what the rider said: the fault that leads each complaint, and whether it is one that throws riders.
  *
@@ -23,14 +20,15 @@ const UNSAFE_FROM = 0.3;
 function run({ complaints }: z.output<typeof input>): OpenComplaints {
   return {
     open: complaints.map(({ id, question }) => {
-      const [first] = inspectDiagnose.run(question).faults;
+      const { faults, unsafe } = inspectDiagnose.run(question);
+      const [first] = faults;
       const fault = knowledge.faults.find((each) => each.id === first!.id)!;
       return {
         id,
         said: question.complaints.map((each) => knowledge.complaints.find((one) => one.id === each)!.label).join('; '),
         leads: fault.label,
         probability: first!.probability,
-        unsafe: fault.unsafe && first!.probability >= UNSAFE_FROM,
+        unsafe,
       };
     }),
   };

@@ -1,5 +1,4 @@
 import { floorForgiving, quantileSorted } from '../numbers';
-import { quantileSelected } from './select';
 
 export interface Samples {
   /** What is left after fees, other costs and parts, in minor units, trial by trial. */
@@ -22,16 +21,9 @@ export function payableOf({ net, minutes }: Samples, target: Target, labourPerHo
 }
 
 /**
- * The ceiling at a confidence from samples that are at hand: arithmetic only, for a slider that is being dragged. The same
- * figure as `money.appraise` gives for the same samples.
- *
- * Units: minor units. Example: two trials of net 100 and 200 with no time, profit 0, at 0.5 → 150.
+ * The ceiling from what could be paid, sorted: one look-up, for a confidence that is being dragged. The same figure as
+ * `money.appraise` gives for the same trials. Units: minor units. Example: `sortedCeiling([100, 200], 0.5)` is 150.
  */
-export function ceilingOf(samples: Samples, target: Target, labourPerHour: number, confidence: number): number {
-  return Math.max(0, floorForgiving(quantileSelected(payableOf(samples, target, labourPerHour), 1 - confidence)));
-}
-
-/** The ceiling from what could be paid, sorted: one look-up, for a confidence that is being dragged. */
 export function sortedCeiling(sorted: ArrayLike<number>, confidence: number): number {
   return Math.max(0, floorForgiving(quantileSorted(sorted, 1 - confidence)));
 }

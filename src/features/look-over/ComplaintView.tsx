@@ -176,7 +176,6 @@ function OpenComplaint({ bicycle, send, row, known }: StageProps & { row: Compla
   const test = known.tests.find((each) => each.id === shownTest) ?? null;
   const labelOf = (id: string) => known.complaints.find((each) => each.id === id)?.label ?? id;
   const top = found?.faults[0];
-  const unsafe = top !== undefined && top.probability >= 0.3 && known.faults.find((each) => each.id === top.id)?.unsafe;
   return (
     <Box>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center', mb: 2 }}>
@@ -190,7 +189,7 @@ function OpenComplaint({ bicycle, send, row, known }: StageProps & { row: Compla
       {found && (
         <>
           <Box aria-live="polite" sx={{ minHeight: 54, mb: 1.5 }}>
-            {unsafe && <StateMark state="unsafe" />}
+            {found.unsafe && <StateMark state="unsafe" />}
             <Typography sx={{ fontWeight: found.settled ? 660 : 400, fontSize: found.settled ? '1.15rem' : undefined }}>
               {found.settled && 'Settled. '}
               {found.reasons[0]}

@@ -5,6 +5,7 @@ import { CHAIN_ROLLER_MM, miscount, USUAL_PITCHES } from '@/core/inspect/chainPi
 import { padLimit, RIM_HOLLOW, type Check } from '@/core/inspect/checks';
 import type { Evidence } from '@/core/inspect/evidence';
 import { Choices } from '@/ui/Choices';
+import { rimPlayQuestion } from '@/core/inspect/questions';
 import { ReadingField } from '@/ui/ReadingField';
 import { JudgedField } from '../workshop/JudgedField';
 import { HangerFields } from './HangerFields';
@@ -86,12 +87,7 @@ export function EvidenceFields({ check, kind, seen, errors, note }: Props) {
             <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
               <JudgedField
                 calculator="inspect.rimPlay"
-                question={(movementMm) => ({
-                  where: check.place === 'headset' ? 'headset' : 'hub',
-                  movementMm,
-                  leverMm: check.place === 'headset' ? 450 : kind.beadSeatMm / 2,
-                  spanMm: check.place === 'headset' ? 120 : 60,
-                })}
+                question={(movementMm) => rimPlayQuestion(check.place, movementMm, kind)}
                 label={check.place === 'headset' ? 'Rock at the front axle' : 'Rock at the rim'}
                 kind="number"
                 unit="mm"

@@ -4,8 +4,8 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import type { Evidence } from '@/core/inspect/evidence';
 import type { Hanger } from '@/core/inspect/hanger';
-import { gaugeRadiusMm } from '@/core/inspect/gaugeRadius';
-import { SPEEDS_OF_CHAIN, type BicycleKind } from '@/core/bicycle';
+import { hangerQuestion } from '@/core/inspect/questions';
+import type { BicycleKind } from '@/core/bicycle';
 import { ReadingField } from '@/ui/ReadingField';
 import { useReckon } from '../workshop/useReckon';
 
@@ -97,18 +97,7 @@ export function HangerFields({
   note(changes: Evidence): void;
 }) {
   const gaps = seen.gaps ?? [];
-  const { output } = useReckon<Hanger>(
-    'inspect.hanger',
-    gaps.length >= 3
-      ? {
-          readings: gaps,
-          radiusMm: gaugeRadiusMm(kind),
-          speeds: SPEEDS_OF_CHAIN[kind.chain],
-          material: kind.frameMaterial,
-          bentBefore: seen.bentBefore ?? false,
-        }
-      : null,
-  );
+  const { output } = useReckon<Hanger>('inspect.hanger', hangerQuestion(kind, seen));
   const put = (clockDeg: number, gapMm: number | null) =>
     note({
       gaps: [...gaps.filter((gap) => gap.clockDeg !== clockDeg), ...(gapMm === null ? [] : [{ clockDeg, gapMm }])].sort(

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { Check } from '@/core/inspect/checks';
 import type { Evidence } from '@/core/inspect/evidence';
-import type { RunoutOf } from '@/core/inspect/runout';
+import { runoutOf } from '@/core/inspect/questions';
 import type { BicycleKind } from '@/core/bicycle';
 import { dialTurn } from '@/sim/dialGauge';
 import { TurnTrace } from '@/ui/TurnTrace';
@@ -11,12 +11,6 @@ import { useWorkshopName } from '../workshop/WorkshopProvider';
 import { Readings } from './Readings';
 
 const TURN_STEPS = 12;
-
-function runoutOf(check: Check, kind: BicycleKind): RunoutOf {
-  if (check.kind === 'runout-disc') return 'disc';
-  if (check.kind === 'runout-ring') return 'chainring';
-  return kind.brakes === 'disc' || kind.brakes === 'drum' ? 'rim-free' : 'rim-braked';
-}
 
 /** Runout round one turn: by a pointer, reading by reading, or by the dial gauge in one go; drawn as a trace. */
 export function RunoutFields({
