@@ -13,19 +13,9 @@ import { WorkshopContext, type StageProps } from './workshop/WorkshopProvider';
 const push = jest.fn();
 let address = new URLSearchParams();
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push }), useSearchParams: () => address }));
-jest.mock('@/worker/client', () => {
-  const { reckon } = jest.requireActual<typeof import('@/core/reckon')>('@/core/reckon');
-  return {
-    reckoner: () => ({
-      reckon: (_caller: string, id: string, input: unknown) => {
-        const result = reckon(id, input);
-        return Promise.resolve(
-          result.status === 'ok' ? { ok: true, output: result.output } : { ok: false, errors: result.errors },
-        );
-      },
-    }),
-  };
-});
+jest.mock('@/worker/client', () =>
+  jest.requireActual<typeof import('../../tests/reckonHere')>('../../tests/reckonHere'),
+);
 
 const AT = '2026-11-25T10:00:00.000Z';
 const heading = (name: string | RegExp) => screen.findByRole('heading', { level: 2, name });

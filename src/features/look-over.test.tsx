@@ -9,21 +9,9 @@ import { LookOverStage } from './look-over/LookOverStage';
 import type { StageProps } from './workshop/WorkshopProvider';
 
 jest.mock('next/navigation', () => ({ useSearchParams: () => new URLSearchParams(window.location.search) }));
-jest.mock('@/worker/client', () => {
-  const { reckon } = jest.requireActual<typeof import('@/core/reckon')>('@/core/reckon');
-  return {
-    reckoner: () => ({
-      reckon: (_caller: string, id: string, input: unknown) => {
-        const result = reckon(id, input);
-        return Promise.resolve(
-          result.status === 'ok' ? { ok: true, output: result.output } : { ok: false, errors: result.errors },
-        );
-      },
-      cancel: () => undefined,
-      end: () => undefined,
-    }),
-  };
-});
+jest.mock('@/worker/client', () =>
+  jest.requireActual<typeof import('../../tests/reckonHere')>('../../tests/reckonHere'),
+);
 
 function Look(props: StageProps) {
   const lookOver = useFindings(props.bicycle);

@@ -13,21 +13,9 @@ import { Strip } from './strip/Strip';
 
 jest.mock('next/navigation', () => ({ useSearchParams: () => new URLSearchParams(window.location.search) }));
 // Pages must not pull the tables in; here the worker is put aside and its calculators are asked in place.
-jest.mock('@/worker/client', () => {
-  const { reckon } = jest.requireActual<typeof import('@/core/reckon')>('@/core/reckon');
-  return {
-    reckoner: () => ({
-      reckon: (_caller: string, id: string, input: unknown) => {
-        const result = reckon(id, input);
-        return Promise.resolve(
-          result.status === 'ok' ? { ok: true, output: result.output } : { ok: false, errors: result.errors },
-        );
-      },
-      cancel: () => undefined,
-      end: () => undefined,
-    }),
-  };
-});
+jest.mock('@/worker/client', () =>
+  jest.requireActual<typeof import('../../tests/reckonHere')>('../../tests/reckonHere'),
+);
 
 const AT = '2026-11-25T10:00:00.000Z';
 const button = (name: string | RegExp) => screen.getByRole('button', { name });

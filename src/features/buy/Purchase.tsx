@@ -1,10 +1,9 @@
 'use client';
 import Box from '@mui/material/Box';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
 import type { Purpose } from '@/model/record';
 import { Choices } from '@/ui/Choices';
+import { KeptText } from '@/ui/KeptText';
 import { ReadingField } from '@/ui/ReadingField';
 import { Section } from '@/ui/Section';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
@@ -21,35 +20,6 @@ const PROOF = [
   { id: 'asked', label: 'Asked for' },
   { id: 'none', label: 'There is none' },
 ] as const;
-
-/** A line of text that is kept when it is left. */
-function TextLine({
-  label,
-  value,
-  onKeep,
-  width,
-}: {
-  label: string;
-  value: string;
-  onKeep(text: string): void;
-  width: number;
-}) {
-  const [draft, setDraft] = useState<string | null>(null);
-  const keep = () => {
-    if (draft !== null && draft !== value) onKeep(draft.trim());
-    setDraft(null);
-  };
-  return (
-    <TextField
-      label={label}
-      value={draft ?? value}
-      onChange={(event) => setDraft(event.target.value.slice(0, 120))}
-      onBlur={keep}
-      onKeyDown={(event) => event.key === 'Enter' && keep()}
-      sx={{ width, maxWidth: '100%' }}
-    />
-  );
-}
 
 /** What it is for. */
 export function PurposeSection({ bicycle, send }: StageProps) {
@@ -71,7 +41,7 @@ export function PurposeSection({ bicycle, send }: StageProps) {
       </Typography>
       {bicycle.purpose === 'customer' && (
         <Box sx={{ mt: 1.5 }}>
-          <TextLine
+          <KeptText
             label="Whose is it?"
             value={bicycle.customer}
             onKeep={(customer) => send({ type: 'nameCustomer', customer })}
@@ -101,14 +71,14 @@ export function Purchase({ bicycle, send }: StageProps) {
             onClear={() => send({ type: 'recordPurchase', paid: null, at: new Date().toISOString() })}
           />
         )}
-        <TextLine
+        <KeptText
           label="Serial number"
           value={provenance.serial}
           onKeep={(serial) => send({ type: 'notePapers', changes: { serial } })}
           width={200}
         />
         {!customer && (
-          <TextLine
+          <KeptText
             label="Seller"
             value={provenance.seller}
             onKeep={(seller) => send({ type: 'notePapers', changes: { seller } })}

@@ -2,13 +2,13 @@
 import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import { currencyCode } from '@/core/fields';
 import { HOUSE_RULES, type HouseRule } from '@/core/houseRules';
 import { changedRule, ruleValue } from '@/model/houseRules';
 import { Choices } from '@/ui/Choices';
+import { KeptText } from '@/ui/KeptText';
 import { ReadingField } from '@/ui/ReadingField';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
@@ -34,41 +34,6 @@ function RuleRow({ rule }: { rule: HouseRule }) {
       />
       <Typography sx={{ mt: 0.75, color: 'text.secondary' }}>{chosen?.words}</Typography>
     </Box>
-  );
-}
-
-/** A line of text that is kept when it is left, and refused in words where it cannot be. */
-function KeptText({
-  label,
-  value,
-  refuse,
-  onKeep,
-  width,
-}: {
-  label: string;
-  value: string;
-  refuse(text: string): string | null;
-  onKeep(text: string): void;
-  width: number;
-}) {
-  const [draft, setDraft] = useState<string | null>(null);
-  const hint = draft === null ? null : refuse(draft.trim());
-  const keep = () => {
-    if (draft === null || hint) return;
-    if (draft.trim() !== value) onKeep(draft.trim());
-    setDraft(null);
-  };
-  return (
-    <TextField
-      label={label}
-      value={draft ?? value}
-      error={hint !== null}
-      helperText={hint}
-      onChange={(event) => setDraft(event.target.value.slice(0, 120))}
-      onBlur={keep}
-      onKeyDown={(event) => event.key === 'Enter' && keep()}
-      sx={{ width, maxWidth: '100%' }}
-    />
   );
 }
 
@@ -134,7 +99,6 @@ export function SettingsPage() {
           <KeptText
             label="Its name, on sheets and estimates"
             value={settings.name}
-            refuse={() => null}
             onKeep={(name) => void workshop.changeSettings({ name })}
             width={360}
           />
