@@ -10,8 +10,10 @@ import { buyFeatures } from './buy/features';
 import { buyFit } from './buy/fit';
 import type { Calculator } from './calculator';
 import { cleanOptions } from './clean/options';
+import { cleanPlan } from './clean/plan';
 import { decideJobs } from './decide/jobs';
 import { decideWeigh } from './decide/weigh';
+import { identifyMatch } from './identify/match';
 import { inspectChainWear } from './inspect/chainWear';
 import { inspectCrankPlay } from './inspect/crankPlay';
 import { inspectDiagnose } from './inspect/diagnose';
@@ -31,6 +33,8 @@ import { moneyDrive } from './money/drive';
 import { moneyResult } from './money/result';
 import { moneySamples } from './money/samples';
 import { rebuildBolts } from './rebuild/bolts';
+import { stripLadder } from './strip/ladder';
+import { stripStuck } from './strip/stuck';
 import { stripTurn } from './strip/turn';
 
 /** Every calculator; the worker, the command line and the HTTP route know no other list. */
@@ -60,8 +64,12 @@ export const registry = [
   inspectLookOver,
   decideJobs,
   decideWeigh,
+  identifyMatch,
   stripTurn,
+  stripLadder,
+  stripStuck,
   cleanOptions,
+  cleanPlan,
   bearingsBallCount,
   bearingsIdentifyBall,
   bearingsClampAllowance,

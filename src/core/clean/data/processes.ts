@@ -1,0 +1,26 @@
+import { z } from 'zod';
+import { parseTable, provenance } from '../../table';
+import neverTogetherJson from './neverTogether.json';
+import processesJson from './processes.json';
+
+const list = (joined: string | null) => (joined === null ? [] : joined.split('|'));
+
+/** What each process takes in handling, what comes after it, and what to look out for. */
+export const processes = new Map(
+  parseTable(
+    z.strictObject({
+      process: z.string(),
+      handlingMinutes: z.number(),
+      after: z.string(),
+      cautions: z.string().nullable(),
+      ...provenance,
+    }),
+    processesJson,
+  ).map((row) => [row.process, { ...row, after: list(row.after), cautions: list(row.cautions) }]),
+);
+
+/** Cleaners that must not meet. */
+export const neverTogether = parseTable(
+  z.strictObject({ process: z.string(), with: z.string(), why: z.string(), ...provenance }),
+  neverTogetherJson,
+);

@@ -1,0 +1,277 @@
+import {
+  bottomBrackets,
+  freewheels,
+  headsets,
+  hubAxles,
+  pedals,
+  postsAndBars,
+  spokes,
+  wheelSizes,
+} from './data/tables';
+
+export const KINDS = [
+  'bottom-bracket',
+  'headset',
+  'hub-axle',
+  'freewheel',
+  'pedal',
+  'seat-post',
+  'handlebar',
+  'stem',
+  'wheel-size',
+  'spoke',
+] as const;
+export type IdentifyKind = (typeof KINDS)[number];
+
+/** What a standard says of one reading: the sizes it is met in, a word, that it has none (no thread), or nothing known. */
+export type Expected = { sizes: number[] } | { word: string } | 'none' | 'unknown';
+
+export interface Standard {
+  id: string;
+  name: string;
+  expects: Record<string, Expected>;
+  /** Which way it comes out, as seen by who stands there. */
+  removal: string[];
+  /** What it takes to get it out. */
+  tools: string[];
+  /** What it must not be mixed with and what is known to go wrong. */
+  cautions: string[];
+  note: string | null;
+  source: string;
+  confidence: 'high' | 'medium' | 'low';
+}
+
+/** A reading that a kind is told by: a length with its usual standard error, or one of some words. */
+export type ReadingField =
+  | { field: string; label: string; sigmaMm: number; how: string }
+  | { field: string; label: string; words: string[]; how: string };
+
+const PITCH: ReadingField = {
+  field: 'pitchMm',
+  label: 'thread pitch',
+  sigmaMm: 0.02,
+  how: 'the thread gauge, or a rule over many turns',
+};
+const across = (label: string, sigmaMm: number, how: string, field = 'diameterMm'): ReadingField => ({
+  field,
+  label,
+  sigmaMm,
+  how,
+});
+
+/** The readings of each kind in the order in which a hand takes them. */
+export const READINGS: Record<IdentifyKind, ReadingField[]> = {
+  'bottom-bracket': [
+    across('diameter', 0.1, 'the cup over its thread, or the bore of a pressed shell'),
+    PITCH,
+    across('shell width', 0.3, 'the shell alone, face to face', 'shellWidthMm'),
+    {
+      field: 'driveHand',
+      label: 'hand of the drive-side thread',
+      words: ['left', 'right', 'none'],
+      how: 'look at the visible end of the thread: does it climb to the left or to the right',
+    },
+  ],
+  headset: [
+    across('steerer', 0.1, 'outside, over the thread where there is one', 'steererMm'),
+    PITCH,
+    across('crown race', 0.05, 'the bore of the race, or its seat on the fork', 'crownRaceMm'),
+    across('head tube', 0.1, 'inside, where the cup is pressed in', 'headTubeMm'),
+  ],
+  'hub-axle': [
+    across('axle', 0.1, 'over the thread'),
+    PITCH,
+    across('over locknuts', 1, 'from locknut to locknut, outside', 'overLocknutMm'),
+  ],
+  freewheel: [
+    across('thread', 0.1, 'over the thread of the hub'),
+    PITCH,
+    {
+      field: 'what',
+      label: 'kind of part that screws on',
+      words: ['freewheel', 'fixed-cog', 'lockring'],
+      how: 'a freewheel turns freely one way; a fixed cog does not; a lockring sits outside the cog',
+    },
+    { field: 'hand', label: 'hand of the thread', words: ['left', 'right'], how: 'see which way the thread climbs' },
+  ],
+  pedal: [across('spindle thread', 0.1, 'over the thread'), PITCH],
+  'seat-post': [across('post', 0.05, 'well below the clamp, in two directions')],
+  handlebar: [
+    across('bar', 0.05, 'over the bare metal'),
+    {
+      field: 'at',
+      label: 'place of the measurement',
+      words: ['clamp', 'grip'],
+      how: 'in the stem, or where the grip sits',
+    },
+  ],
+  stem: [across('quill', 0.05, 'below the top, clear of the wedge slot')],
+  'wheel-size': [
+    across(
+      'bead seat',
+      1.5,
+      'across the rim where the tyre bead sits, or the circumference there over 3.1416',
+      'beadSeatMm',
+    ),
+  ],
+  spoke: [
+    across('thickness at the elbow', 0.03, 'just below the elbow'),
+    across('thickness in the middle', 0.03, 'half-way along', 'middleMm'),
+  ],
+};
+
+/** The id of a standard: its name in lower case, whatever is no letter or digit as one hyphen. */
+export function idOf(name: string): string {
+  return name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '');
+}
+
+const list = (joined: string | null): number[] => (joined === null ? [] : joined.split('|').map(Number));
+const sizes = (...values: (number | null)[]): Expected => {
+  const known = values.filter((value): value is number => value !== null);
+  return known.length ? { sizes: known } : 'unknown';
+};
+const word = (value: string | null): Expected => (value === null ? 'unknown' : { word: value });
+const said = (...words: (string | 0 | null)[]): string[] => words.filter((each): each is string => Boolean(each));
+
+type Row = { name: string; note?: string | null; source: string; confidence: Standard['confidence'] };
+function standard(
+  row: Row,
+  expects: Standard['expects'],
+  removal: string[] = [],
+  cautions: string[] = said(row.note ?? null),
+  tools: string[] = [],
+): Standard {
+  const { name, source, confidence } = row;
+  return { id: idOf(name), name, expects, removal, tools, cautions, note: row.note ?? null, source, confidence };
+}
+
+/** A thread's pitch; pressed and plain parts have none. */
+const pitch = (row: { pitchMm: number | null; tpi: number | null }): Expected =>
+  row.pitchMm === null ? 'none' : { sizes: [row.tpi === null ? row.pitchMm : 25.4 / row.tpi] };
+
+/** Refuses a table in which two names make one id, since records and links speak of ids. */
+export function unclashed(standards: Standard[]): Standard[] {
+  const seen = new Map<string, string>();
+  for (const { id, name } of standards) {
+    if (seen.has(id)) throw new Error(`"${name}" and "${seen.get(id)}" would both be called ${id}`);
+    seen.set(id, name);
+  }
+  return standards;
+}
+
+const posts = (kind: IdentifyKind): Standard[] =>
+  postsAndBars
+    .filter((row) => row.kind === kind)
+    .map((row) =>
+      standard(
+        row,
+        { diameterMm: sizes(row.diameterMm), at: word(row.at) },
+        [],
+        said(row.caution, row.matesWith && `Goes with: ${row.matesWith}`),
+      ),
+    );
+
+/** Every standard of every kind, from the tables. */
+export const STANDARDS_OF: Record<IdentifyKind, Standard[]> = {
+  'bottom-bracket': unclashed(
+    bottomBrackets.map((row) =>
+      standard(
+        row,
+        {
+          diameterMm: sizes(row.boreOrMajorDiameterMm),
+          pitchMm: pitch(row),
+          shellWidthMm: sizes(...list(row.shellWidthsMm)),
+          driveHand: word(row.driveHand),
+        },
+        said(row.removalDrive && `Drive side: ${row.removalDrive}`, row.removalLeft && `Left side: ${row.removalLeft}`),
+        undefined,
+        said(row.driveTool && `Tool, drive side: ${row.driveTool}`, row.leftTool && `Tool, left side: ${row.leftTool}`),
+      ),
+    ),
+  ),
+  headset: unclashed(
+    headsets.map((row) =>
+      standard(
+        row,
+        {
+          steererMm: sizes(row.steererMm),
+          pitchMm: pitch(row),
+          crownRaceMm: sizes(row.crownRaceMm, row.crownRaceSeatMm),
+          headTubeMm: sizes(row.headTubeMm),
+        },
+        row.cupPressMm === null
+          ? ['The bearings lift out by hand; nothing is pressed in']
+          : [
+              row.kind === 'threaded'
+                ? 'Locknut, then the adjustable cup, both anticlockwise from above'
+                : 'Top cap and stem off; the fork drops, so hold it',
+              'Cups are driven out from the opposite end, evenly, a little at a time; the crown race with a thin blade round and round',
+            ],
+        said(row.note, row.quillMm && `Takes a ${row.quillMm} mm quill`),
+      ),
+    ),
+  ),
+  'hub-axle': unclashed(
+    hubAxles.map((row) =>
+      standard(
+        row,
+        { diameterMm: sizes(row.diameterMm), pitchMm: pitch(row), overLocknutMm: sizes(...list(row.overLocknutMm)) },
+        [],
+        undefined,
+        said(
+          row.coneSpannerMm && `Cone spanner ${row.coneSpannerMm.replace('|', ' to ')} mm`,
+          row.locknutSpannerMm && `Locknut spanner ${row.locknutSpannerMm.replace('|', ' to ')} mm`,
+          row.axleNutSpannerMm && `Axle nut ${row.axleNutSpannerMm.replace('|', ' or ')} mm`,
+        ),
+      ),
+    ),
+  ),
+  freewheel: unclashed(
+    freewheels.map((row) =>
+      standard(
+        row,
+        { diameterMm: sizes(row.diameterMm), pitchMm: pitch(row), what: word(row.what), hand: word(row.hand) },
+        [row.removal],
+      ),
+    ),
+  ),
+  pedal: unclashed(
+    pedals.map((row) =>
+      standard(row, { diameterMm: sizes(row.diameterMm), pitchMm: pitch(row) }, [row.removalRight, row.removalLeft]),
+    ),
+  ),
+  'seat-post': unclashed(posts('seat-post')),
+  handlebar: unclashed(posts('handlebar')),
+  stem: unclashed(posts('stem')),
+  'wheel-size': unclashed(
+    wheelSizes.map((row) =>
+      standard(
+        row,
+        { beadSeatMm: sizes(row.beadSeatMm) },
+        [],
+        said(
+          row.caution,
+          row.tyreMinMm && row.tyreMaxMm && `Usual tyres ${row.tyreMinMm} to ${row.tyreMaxMm} mm`,
+          row.use,
+        ),
+      ),
+    ),
+  ),
+  spoke: unclashed(
+    spokes.map((row) =>
+      standard(
+        row,
+        { diameterMm: sizes(row.endMm), middleMm: sizes(row.middleMm) },
+        [],
+        said(
+          row.note,
+          row.nippleMm &&
+            `Nipple spanner ${row.nippleMm} mm${row.nippleAltMm ? ` or ${row.nippleAltMm} mm` : ''}: the smallest that slides on`,
+        ),
+      ),
+    ),
+  ),
+};

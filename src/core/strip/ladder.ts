@@ -1,0 +1,17 @@
+import { z } from 'zod';
+import { defineCalculator } from '../calculator';
+import { stuckSteps } from './data/stuckSteps';
+
+/**
+ * The rungs that `strip.stuck` chooses from, gentle first: minutes by hand, soak, the chance that the joint comes free at
+ * it once the gentler ones have failed, cost, the chance of harm and to which of the two, and the materials it is never
+ * used on. Source: workshop consensus, rules of thumb. Example: `{}` → the steps, "penetrant" among them.
+ */
+export const stripLadder = defineCalculator({
+  id: 'strip.ladder',
+  title: 'What frees a stuck part',
+  input: z.strictObject({}),
+  run: () => ({
+    steps: stuckSteps.map(({ cautions, ...step }) => ({ ...step, cautions: [cautions] })),
+  }),
+});
