@@ -17,6 +17,7 @@ export const TABLES: TableSource[] = [
   { csv: 'soil_process.csv', json: 'src/core/clean/data/soilProcess.json' },
   { csv: 'clean_processes.csv', json: 'src/core/clean/data/processes.json' },
   { csv: 'clean_never_together.csv', json: 'src/core/clean/data/neverTogether.json' },
+  { csv: 'finish_treatments.csv', json: 'src/core/clean/data/finishTreatments.json' },
   { csv: 'torque.csv', json: 'src/core/rebuild/data/torque.json', text: ['fastenerSize'] },
   { csv: 'diagnosis_faults.csv', json: 'src/core/inspect/data/diagnosisFaults.json' },
   { csv: 'diagnosis_complaints.csv', json: 'src/core/inspect/data/diagnosisComplaints.json' },
@@ -53,6 +54,11 @@ export const TABLES: TableSource[] = [
   { csv: 'cable_pull.csv', json: 'src/core/identify/data/cablePull.json' },
   { csv: 'rim_properties.csv', json: 'src/core/identify/data/rimProperties.json' },
   { csv: 'materials.csv', json: 'src/core/strip/data/materials.json' },
+  { csv: 'part_kinds.csv', json: 'src/core/strip/data/partKinds.json' },
+  { csv: 'assemblies.csv', json: 'src/core/strip/data/assemblies.json' },
+  { csv: 'assembly_parts.csv', json: 'src/core/strip/data/assemblyParts.json' },
+  { csv: 'assembly_steps.csv', json: 'src/core/strip/data/assemblySteps.json' },
+  { csv: 'strip_order.csv', json: 'src/core/strip/data/stripOrder.json' },
   { csv: 'stuck_steps.csv', json: 'src/core/strip/data/stuckSteps.json' },
 ];
 

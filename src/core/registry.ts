@@ -9,11 +9,13 @@ import { buyComparables } from './buy/comparables';
 import { buyFeatures } from './buy/features';
 import { buyFit } from './buy/fit';
 import type { Calculator } from './calculator';
+import { cleanFinish } from './clean/finish';
 import { cleanOptions } from './clean/options';
 import { cleanPlan } from './clean/plan';
 import { decideJobs } from './decide/jobs';
 import { decideWeigh } from './decide/weigh';
 import { identifyMatch } from './identify/match';
+import { identifyTables } from './identify/tables';
 import { inspectChainWear } from './inspect/chainWear';
 import { inspectCrankPlay } from './inspect/crankPlay';
 import { inspectDiagnose } from './inspect/diagnose';
@@ -35,6 +37,7 @@ import { moneySamples } from './money/samples';
 import { rebuildBolts } from './rebuild/bolts';
 import { stripLadder } from './strip/ladder';
 import { stripStuck } from './strip/stuck';
+import { stripTrays } from './strip/trays';
 import { stripTurn } from './strip/turn';
 
 /** Every calculator; the worker, the command line and the HTTP route know no other list. */
@@ -65,11 +68,14 @@ export const registry = [
   decideJobs,
   decideWeigh,
   identifyMatch,
+  identifyTables,
   stripTurn,
+  stripTrays,
   stripLadder,
   stripStuck,
   cleanOptions,
   cleanPlan,
+  cleanFinish,
   bearingsBallCount,
   bearingsIdentifyBall,
   bearingsClampAllowance,

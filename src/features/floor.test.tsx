@@ -92,6 +92,8 @@ describe('the floor on the screen', () => {
       maxMinutes: null,
       next: '',
       endedAt: null,
+      bath: null,
+      parts: [],
     };
     await floor([
       bike('b1', 'Bath bike', { purchase: { paid: 1, at: AT }, timers: [soaked] }),

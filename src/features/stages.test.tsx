@@ -236,7 +236,7 @@ describe('Strip', () => {
     );
     expect(button('Done, next step')).toBeDisabled();
     await userEvent.click(button('out, left: one more'));
-    expect(record().trays[0]!.balls.left.out).toBe(1);
+    expect(record().trays[0]!.balls.left?.out).toBe(1);
     expect(button('Done, next step')).toBeEnabled();
   });
 
@@ -290,6 +290,8 @@ describe('Clean', () => {
         maxMinutes: 720,
         next: 'Rinse and neutralise.',
         endedAt: null,
+        bath: null,
+        parts: [],
       },
     });
     await drawStage(Clean, [soak('late', 9), soak('far too late', 13)]);

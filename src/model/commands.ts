@@ -22,23 +22,28 @@ import {
   observation,
   photo,
   proofMark,
+  extraPart,
+  finish,
+  identified,
+  PART_MARKS,
   provenance,
   PURPOSES,
+  seized,
   sideCount,
   signature,
   STAGES,
   timer,
   tray,
+  trick,
   type Bicycle,
   type Tray,
 } from './record';
 import { changedLeaves, leafValue, same, withLeaves } from './leaves';
-import { newTray } from './fresh';
+import { newTray, UNCOUNTED } from './fresh';
 
 const id = z.string().min(1).max(64);
 const at = z.iso.datetime();
 const place = id;
-const side = z.enum(['left', 'right']);
 
 /** Every change that can be made to a bicycle. Rows carry their ids, so that a replayed command changes nothing. */
 export const command = z.discriminatedUnion('type', [
@@ -71,7 +76,24 @@ export const command = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('markStep'), place, step: id, done: z.boolean(), takes: z.array(id) }),
   z.strictObject({ type: z.literal('orderTray'), place, order: z.array(id) }),
   z.strictObject({ type: z.literal('putBack'), place, part: id, back: z.boolean() }),
-  z.strictObject({ type: z.literal('countBalls'), place, side, changes: sideCount.partial() }),
+  z.strictObject({ type: z.literal('countBalls'), place, side: id, changes: sideCount.partial() }),
+  /** Which assembly was found at a place. What was put down for another stays in the record. */
+  z.strictObject({ type: z.literal('chooseAssembly'), place, assembly: id }),
+  z.strictObject({ type: z.literal('markPart'), place, part: id, mark: z.enum(PART_MARKS).nullable() }),
+  z.strictObject({ type: z.literal('addPart'), place, part: extraPart }),
+  z.strictObject({ type: z.literal('fatePart'), place, part: id, fate: z.enum(['stock', 'scrap']).nullable() }),
+  z.strictObject({
+    type: z.literal('cleanParts'),
+    parts: z.array(z.strictObject({ place, part: id })).max(100),
+    clean: z.boolean(),
+  }),
+  z.strictObject({ type: z.literal('sayHardened'), place, part: id, hardened: z.boolean().nullable() }),
+  z.strictObject({ type: z.literal('putSeized'), seized }),
+  z.strictObject({ type: z.literal('putTrick'), trick }),
+  z.strictObject({ type: z.literal('removeTrick'), trick: id }),
+  z.strictObject({ type: z.literal('putIdentified'), identified }),
+  z.strictObject({ type: z.literal('removeIdentified'), identified: id }),
+  z.strictObject({ type: z.literal('planFinish'), changes: finish.partial() }),
   z.strictObject({
     type: z.literal('noteTray'),
     place,
@@ -258,8 +280,57 @@ function change(bicycle: Draft<Bicycle>, step: Command): void {
       if (step.back) tray.backIn.push(step.part);
       return;
     }
-    case 'countBalls':
-      Object.assign(trayOf(bicycle, step.place).balls[step.side], step.changes);
+    case 'countBalls': {
+      const { balls } = trayOf(bicycle, step.place);
+      balls[step.side] = { ...UNCOUNTED, ...balls[step.side], ...step.changes };
+      return;
+    }
+    case 'chooseAssembly':
+      trayOf(bicycle, step.place).assembly = step.assembly;
+      return;
+    case 'markPart': {
+      const { marks } = trayOf(bicycle, step.place);
+      if (step.mark === null) delete marks[step.part];
+      else marks[step.part] = step.mark;
+      return;
+    }
+    case 'addPart': {
+      const tray = trayOf(bicycle, step.place);
+      put(tray.extra, step.part);
+      if (!tray.order.includes(step.part.id)) tray.order.push(step.part.id);
+      return;
+    }
+    case 'fatePart': {
+      const { fates } = trayOf(bicycle, step.place);
+      if (step.fate === null) delete fates[step.part];
+      else fates[step.part] = step.fate;
+      return;
+    }
+    case 'cleanParts':
+      for (const { place: at, part } of step.parts) {
+        const tray = trayOf(bicycle, at);
+        tray.cleaned = tray.cleaned.filter((each) => each !== part);
+        if (step.clean) tray.cleaned.push(part);
+      }
+      return;
+    case 'sayHardened': {
+      const { hardened } = trayOf(bicycle, step.place);
+      if (step.hardened === null) delete hardened[step.part];
+      else hardened[step.part] = step.hardened;
+      return;
+    }
+    case 'putSeized':
+      return put(bicycle.seized, step.seized);
+    case 'putTrick':
+      return put(bicycle.tricks, step.trick);
+    case 'removeTrick':
+      return remove(bicycle.tricks, step.trick);
+    case 'putIdentified':
+      return put(bicycle.identified, step.identified);
+    case 'removeIdentified':
+      return remove(bicycle.identified, step.identified);
+    case 'planFinish':
+      Object.assign(bicycle.finish, step.changes);
       return;
     case 'noteTray':
       Object.assign(trayOf(bicycle, step.place), step.changes);
@@ -375,7 +446,7 @@ export function stillStands(bicycle: Bicycle, amend: Extract<Command, { type: 'a
 }
 
 /** Leaves whose commands merge by themselves: ticking different steps in two tabs is no conflict. */
-const MERGING = /^trays\/[^/]+\/(doneSteps|order|backIn)$/;
+const MERGING = /^trays\/[^/]+\/(doneSteps|order|backIn|extra|cleaned)$/;
 
 /**
  * The bicycle after a command. Pure; a command that has already been applied changes nothing, so that a journal may be

@@ -1,10 +1,10 @@
 import { newBicycle, newTray, USUAL_SETTINGS } from './fresh';
-import type { Bicycle, WorkshopSettings } from './record';
+import type { Bicycle, StockItem, WorkshopSettings } from './record';
 
 const HOUR_MS = 3_600_000;
 
 /** A made-up two-person workshop in a disused ferry ticket hall, dated back from `now`. */
-export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: WorkshopSettings } {
+export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: WorkshopSettings; stock: StockItem[] } {
   const ago = (hours: number) => new Date(now.getTime() - hours * HOUR_MS).toISOString();
 
   const tourer = newBicycle('green-tourer', ago(3), 'Green tourer', {
@@ -208,6 +208,8 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
       maxMinutes: 720,
       next: 'Brush, rinse, neutralise, dry, oil at once.',
       endedAt: null,
+      bath: 'vinegar',
+      parts: ['hub.front/locknut.left', 'hub.front/washer.left'],
     },
   ];
   staff.minutes = [
@@ -333,5 +335,69 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
   return {
     bicycles: [tourer, staff, racer, visitor],
     settings: { ...USUAL_SETTINGS, name: 'Ticket hall workshop', customerPerHour: 3600 },
+    stock: demoStock(ago),
   };
+}
+
+/** What lies in the drawer of the ticket hall. */
+function demoStock(ago: (hours: number) => string): StockItem[] {
+  const item = (id: string, changes: Partial<StockItem>): StockItem => ({
+    id,
+    label: '',
+    place: 'frame',
+    size: '',
+    state: 'good',
+    from: 'the drawer under the ticket window',
+    bicycle: null,
+    quantity: 1,
+    worth: 0,
+    cost: null,
+    at: ago(24 * 60),
+    goneAt: null,
+    ...changes,
+  });
+  return [
+    item('s1', {
+      label: 'Brake pads, pair',
+      place: 'pads.front',
+      size: '55 mm',
+      state: 'new',
+      quantity: 3,
+      worth: 1200,
+      cost: 1050,
+    }),
+    item('s2', {
+      label: 'Balls 1/4 in',
+      place: 'hub.rear',
+      size: '6.35 mm',
+      state: 'new',
+      quantity: 62,
+      worth: 300,
+      cost: 280,
+    }),
+    item('s3', {
+      label: 'Left crank arm',
+      place: 'crank.left',
+      size: '170 mm, square taper',
+      worth: 900,
+      cost: 0,
+      from: 'a wreck from the quay',
+    }),
+    item('s4', {
+      label: 'Chain, 6 to 8 speed',
+      place: 'chain',
+      size: '116 links',
+      state: 'new',
+      worth: 1400,
+      cost: 1290,
+    }),
+    item('s5', {
+      label: 'Quill stem',
+      place: 'stem',
+      size: '22.2 mm, 80 mm',
+      worth: 1500,
+      cost: 400,
+      from: 'a wreck from the quay',
+    }),
+  ];
 }

@@ -13,7 +13,18 @@ const bike = (id: string, name: string, changes: Partial<Bicycle> = {}): Bicycle
 });
 const bought = { purchase: { paid: 5000, at: AT } };
 const soak = (minutes: number) => [
-  { id: 't', label: 'Bolts', place: 'hub.front', startedAt: AT, minutes, maxMinutes: null, next: '', endedAt: null },
+  {
+    id: 't',
+    label: 'Bolts',
+    place: 'hub.front',
+    startedAt: AT,
+    minutes,
+    maxMinutes: null,
+    next: '',
+    endedAt: null,
+    bath: null,
+    parts: [],
+  },
 ];
 
 describe('the floor', () => {

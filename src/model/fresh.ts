@@ -1,6 +1,14 @@
 import type { BicycleKind } from '@/core/bicycle';
 import { bicycleKind } from '@/core/bicycle';
-import { SCHEMA_VERSION, type Bicycle, type CostLine, type Lead, type Tray, type WorkshopSettings } from './record';
+import {
+  SCHEMA_VERSION,
+  type Bicycle,
+  type CostLine,
+  type Lead,
+  type SideCount,
+  type Tray,
+  type WorkshopSettings,
+} from './record';
 
 /** The ordinary work that every bicycle takes, in the sum from the start; it leaves only on purpose. Faults come from the door check. */
 export const USUAL_COSTS: CostLine[] = [
@@ -29,16 +37,23 @@ export const NO_LEAD: Lead = {
 export const NO_PAPERS: Bicycle['provenance'] = { serial: '', seller: '', proof: null };
 export const NO_SIZE: Bicycle['size'] = { sizeMm: null, convention: 'centre-top', standoverMm: null, use: 'touring' };
 
-const UNCOUNTED = { out: null, holds: null, in: null, answer: null } as const;
+/** A row of balls that nobody has counted. */
+export const UNCOUNTED: SideCount = { out: null, holds: null, in: null, answer: null };
 
 /** An empty tray for an assembly, with the axle that is most often met at a front hub; nuts squeeze nothing. */
 export function newTray(place: string, wheels: BicycleKind['wheels']): Tray {
   return {
     place,
+    assembly: null,
     doneSteps: [],
     order: [],
     backIn: [],
-    balls: { left: { ...UNCOUNTED }, right: { ...UNCOUNTED } },
+    balls: {},
+    extra: [],
+    marks: {},
+    cleaned: [],
+    hardened: {},
+    fates: {},
     ballReadingsMm: [],
     instrument: 'caliper',
     overBallsMm: null,
@@ -100,6 +115,10 @@ export function newBicycle(id: string, at: string, name: string, kind: Partial<B
     notes: [],
     deliveries: [],
     looseEnds: [],
+    seized: [],
+    tricks: [],
+    identified: [],
+    finish: { paint: null, hours: null, treatment: null },
     bench: null,
     archivedAt: null,
     conflicts: [],
@@ -107,6 +126,25 @@ export function newBicycle(id: string, at: string, name: string, kind: Partial<B
     sharedAt: null,
   };
 }
+
+/** What most workshops own: one small warm tank that also runs cold, and a tub of vinegar. */
+export const USUAL_BATHS: WorkshopSettings['baths'] = [
+  {
+    id: 'hot',
+    label: 'Tank, warm',
+    process: 'hot ultrasonic, water-based degreaser',
+    capacityMl: 3000,
+    fillShare: 0.6,
+  },
+  {
+    id: 'cold',
+    label: 'Tank, cold',
+    process: 'cold ultrasonic, water-based degreaser',
+    capacityMl: 3000,
+    fillShare: 0.6,
+  },
+  { id: 'vinegar', label: 'Vinegar tub', process: 'white vinegar soak', capacityMl: 2000, fillShare: 0.6 },
+];
 
 /** House rules of a workshop that has not set its own. */
 export const USUAL_SETTINGS: WorkshopSettings = {
@@ -119,4 +157,5 @@ export const USUAL_SETTINGS: WorkshopSettings = {
   school: 'from-tight',
   letterKeys: true,
   frontBrakeHand: 'either',
+  baths: USUAL_BATHS,
 };

@@ -23,9 +23,12 @@ const ROW_LISTS = [
   'looseEnds',
   'comparables',
   'complaints',
+  'seized',
+  'tricks',
+  'identified',
 ] as const;
 /** Objects whose fields are leaves. */
-const FIELD_OBJECTS = ['kind', 'sale', 'lead', 'provenance', 'size', 'door', 'features'] as const;
+const FIELD_OBJECTS = ['kind', 'sale', 'lead', 'provenance', 'size', 'door', 'features', 'finish'] as const;
 /** Fields that are leaves themselves. */
 const PLAIN = [
   'name',
@@ -39,8 +42,11 @@ const PLAIN = [
   'bench',
   'archivedAt',
 ] as const;
-const TRAY_OBJECTS = ['seen', 'axle', 'balls', 'soils'] as const;
+const TRAY_OBJECTS = ['seen', 'axle', 'balls', 'soils', 'marks', 'fates', 'hardened'] as const;
 const TRAY_PLAIN = [
+  'assembly',
+  'extra',
+  'cleaned',
   'doneSteps',
   'order',
   'backIn',

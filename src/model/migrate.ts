@@ -1,4 +1,4 @@
-import { NO_LEAD, NO_PAPERS, NO_SIZE } from './fresh';
+import { NO_LEAD, NO_PAPERS, NO_SIZE, USUAL_BATHS } from './fresh';
 import { bicycleRecord, SCHEMA_VERSION, workshopSettings, type Bicycle, type WorkshopSettings } from './record';
 
 type Raw = Record<string, unknown>;
@@ -46,6 +46,7 @@ function isOldUsual(line: Raw): boolean {
 /**
  * One step from each older version to the next. Version 0 is the shape of the first trials: money of the purchase stood
  * as a bare amount and there were no photographs. Version 1 knew two kinds of brake and no gears.
+ * Version 3 knew trays of one kind, two sides of balls and no stuck parts.
  * Version 2 had twelve checks, and five usual faults that stood as cost lines instead of a door check.
  */
 const STEPS: Record<number, (old: Raw) => Raw> = {
@@ -116,11 +117,33 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
       jobs: rows(old.jobs).map((row) => ({ ...row, approval: null })),
     };
   },
+  3: (old) => {
+    const rows = (list: unknown) => (Array.isArray(list) ? (list as Raw[]) : []);
+    return {
+      ...old,
+      schemaVersion: 4,
+      trays: rows(old.trays).map((tray) => ({
+        ...tray,
+        assembly: null,
+        extra: [],
+        marks: {},
+        cleaned: [],
+        hardened: {},
+        fates: {},
+      })),
+      timers: rows(old.timers).map((timer) => ({ ...timer, bath: null, parts: [] })),
+      seized: [],
+      tricks: [],
+      identified: [],
+      finish: { paint: null, hours: null, treatment: null },
+    };
+  },
 };
 
 const SETTINGS_STEPS: Record<number, (old: Raw) => Raw> = {
   1: (old) => ({ ...old, schemaVersion: 2, letterKeys: true }),
   2: (old) => ({ ...old, schemaVersion: 3, frontBrakeHand: 'either', customerPerHour: 0 }),
+  3: (old) => ({ ...old, schemaVersion: 4, baths: USUAL_BATHS }),
 };
 
 export type Opened =

@@ -10,7 +10,7 @@ import { CONVENTIONS } from '@/core/buy/conventions';
 z.config({ jitless: true });
 
 /** Version of the stored shape; every change of it adds a step to `migrate.ts`. */
-export const SCHEMA_VERSION = 3;
+export const SCHEMA_VERSION = 4;
 
 export const STAGES = [
   'buy',
@@ -100,12 +100,30 @@ export const coneTrial = z.strictObject({
   clamped: z.boolean(),
 });
 
+export const PART_MARKS = ['missing', 'wrong', 'worn'] as const;
+export type PartMark = (typeof PART_MARKS)[number];
+const soil = z.enum(['oil', 'old-grease', 'mud', 'rust']);
+
+/** A part that no template has, as it was found on this bicycle. */
+export const extraPart = z.strictObject({ id, label, side: z.enum(['left', 'right']).nullable() });
+
 export const tray = z.strictObject({
   place: id,
+  /** The assembly that was found there; null for the one that is usual for the bicycle. */
+  assembly: id.nullable(),
   doneSteps: z.array(id),
   order: z.array(id),
   backIn: z.array(id),
-  balls: z.strictObject({ left: sideCount, right: sideCount }),
+  /** Counts by row of balls: left and right, upper and lower, inner and outer. */
+  balls: z.record(id, sideCount),
+  extra: z.array(extraPart).max(30),
+  marks: z.record(id, z.enum(PART_MARKS)),
+  /** Parts that have been cleaned since they came off. */
+  cleaned: z.array(id).max(100),
+  /** Whether a part is hardened, as far as it was asked: what is hardened never meets acid. */
+  hardened: z.record(id, z.boolean()),
+  /** Parts that are not kept for this bicycle. */
+  fates: z.record(id, z.enum(['stock', 'scrap'])),
   ballReadingsMm: z.array(z.number()).max(50),
   instrument: z.enum(['caliper', 'micrometer']),
   overBallsMm: z.number().nullable(),
@@ -122,7 +140,7 @@ export const tray = z.strictObject({
     coneSpanMm: z.number(),
     clampForceN: z.number(),
   }),
-  soils: z.record(id, z.enum(['oil', 'old-grease', 'mud', 'rust'])),
+  soils: z.record(id, soil),
   before: bearingState.nullable(),
   after: bearingState.nullable(),
   trials: z.array(coneTrial).max(60),
@@ -138,8 +156,49 @@ export const timer = z.strictObject({
   maxMinutes: z.number().nullable(),
   next: text,
   endedAt: at.nullable(),
+  /** The bath that it runs in, and the parts that lie there, each as place/part. */
+  bath: id.nullable().default(null),
+  parts: z.array(z.string().max(130)).max(100).default([]),
 });
 export type Timer = z.output<typeof timer>;
+
+/** Something that will not move: what it is made of, what was tried, how it ended. */
+export const seized = z.strictObject({
+  id,
+  place: id,
+  part: label,
+  partMaterial: label,
+  aroundMaterial: label,
+  paintMatters: z.boolean(),
+  partValue: minorUnits,
+  aroundValue: minorUnits,
+  tried: z.array(z.strictObject({ step: id, soakMinutes: z.number().min(0).max(100_000), at })).max(60),
+  ended: z.strictObject({ how: z.enum(['freed', 'left']), at }).nullable(),
+});
+export type Seized = z.output<typeof seized>;
+
+/** A trick found the hard way, pinned to a step of an assembly; it is shown on the next bicycle that has one. */
+export const trick = z.strictObject({ id, assembly: id, step: id, text: z.string().min(1).max(300), at });
+export type Trick = z.output<typeof trick>;
+
+/** What a part turned out to be, with the readings that said so. */
+export const identified = z.strictObject({
+  id,
+  kind: id,
+  place: id,
+  standard: z.string().min(1).max(200),
+  name: z.string().min(1).max(200),
+  readings: z.record(id, z.union([z.number(), z.string().max(40)])),
+  at,
+});
+export type Identified = z.output<typeof identified>;
+
+/** What is known of the frame's finish, and what was settled on. */
+export const finish = z.strictObject({
+  paint: z.enum(['sound', 'dull', 'scuffed', 'patina', 'flaking', 'bare', 'plated']).nullable(),
+  hours: z.number().min(0).max(200).nullable(),
+  treatment: id.nullable(),
+});
 
 export const signature = z.strictObject({
   id,
@@ -312,6 +371,10 @@ export const bicycleRecord = z.strictObject({
   notes: z.array(note),
   deliveries: z.array(delivery),
   looseEnds: z.array(looseEnd),
+  seized: z.array(seized),
+  tricks: z.array(trick),
+  identified: z.array(identified),
+  finish,
   /** Where the bench stood last, so that it opens there again. */
   bench: benchPosition.nullable(),
   archivedAt: at.nullable(),
@@ -322,6 +385,40 @@ export const bicycleRecord = z.strictObject({
   sharedAt: at.nullable(),
 });
 export type Bicycle = z.output<typeof bicycleRecord>;
+
+/** A bath that the workshop owns. */
+export const bath = z.strictObject({
+  id,
+  label,
+  process: label,
+  capacityMl: z.number().gt(0).max(10_000_000),
+  fillShare: z.number().gt(0).max(1),
+});
+export type Bath = z.output<typeof bath>;
+
+export const STOCK_STATES = ['new', 'good', 'worn'] as const;
+
+/** Something in the drawer: where from, size, state, what it cost. */
+export const stockItem = z.strictObject({
+  id,
+  label,
+  /** Where on a bicycle it belongs. */
+  place: id,
+  size: z.string().max(120),
+  state: z.enum(STOCK_STATES),
+  /** Where it came from: a bicycle of this workshop, or words. */
+  from: z.string().max(200),
+  bicycle: id.nullable(),
+  quantity: z.number().min(0).max(1_000_000),
+  /** What one would fetch: a donor's cost is shared by it. */
+  worth: minorUnits,
+  /** What all of them cost; null where it follows from the donor's price. */
+  cost: minorUnits.nullable(),
+  at,
+  /** When the last one was used or thrown away. */
+  goneAt: at.nullable(),
+});
+export type StockItem = z.output<typeof stockItem>;
 
 export const workshopSettings = z.strictObject({
   schemaVersion: z.literal(SCHEMA_VERSION),
@@ -337,5 +434,6 @@ export const workshopSettings = z.strictObject({
   letterKeys: z.boolean(),
   /** The hand that works the front brake where the workshop sells. */
   frontBrakeHand: z.enum(['left', 'right', 'either']),
+  baths: z.array(bath).max(30),
 });
 export type WorkshopSettings = z.output<typeof workshopSettings>;

@@ -166,7 +166,18 @@ describe('what a record means', () => {
   test('timers run from the time they were started, the soonest first, until they are ended', () => {
     const timer = (id: string, minutes: number): Command => ({
       type: 'startTimer',
-      timer: { id, label: id, place: 'hub.front', startedAt: AT, minutes, maxMinutes: null, next: '', endedAt: null },
+      timer: {
+        id,
+        label: id,
+        place: 'hub.front',
+        startedAt: AT,
+        minutes,
+        maxMinutes: null,
+        next: '',
+        endedAt: null,
+        bath: null,
+        parts: [],
+      },
     });
     const running = runningTimers(
       after(timer('vinegar', 480), timer('bath', 10), { type: 'endTimer', timer: 'none', at: AT }),

@@ -7,8 +7,8 @@ import { judgeTorque } from '@/core/rebuild/judgeTorque';
 import type { Bolt } from '@/core/rebuild/bolts';
 import type { AppraiseInput } from '@/core/money/appraise';
 import type { ResultInput } from '@/core/money/result';
-import { newTray } from './fresh';
-import type { Bicycle, Job, Observation, Tray, WorkshopSettings } from './record';
+import { newTray, UNCOUNTED } from './fresh';
+import type { Bicycle, Job, Observation, SideCount, Tray, WorkshopSettings } from './record';
 
 /** What the workshop's other bicycles teach an appraisal. */
 export interface Taught {
@@ -182,6 +182,21 @@ export function beforeFromLookOver(bicycle: Bicycle, tray: Tray): NonNullable<Tr
 /** The tray of a place, or an empty one that is not stored until something is put in it. */
 export function trayFor(bicycle: Bicycle, place: string): Tray {
   return bicycle.trays.find((tray) => tray.place === place) ?? newTray(place, bicycle.kind.wheels);
+}
+
+/** The counts of one row of balls; none where nobody has counted yet. */
+export function countsOf(tray: Tray, row: string): SideCount {
+  return tray.balls[row] ?? UNCOUNTED;
+}
+
+/** Which assembly was found where, as far as it was said. */
+export function chosenAssemblies(bicycle: Bicycle): Record<string, string> {
+  return Object.fromEntries(bicycle.trays.flatMap((tray) => (tray.assembly ? [[tray.place, tray.assembly]] : [])));
+}
+
+/** Every step of every tray that is done. */
+export function doneSteps(bicycle: Bicycle): { place: string; step: string }[] {
+  return bicycle.trays.flatMap((tray) => tray.doneSteps.map((step) => ({ place: tray.place, step })));
 }
 
 /** The question for `bearings.adjustCone` at a tray, with the allowance worked out for its skewer. */

@@ -1,11 +1,11 @@
 import { z } from 'zod';
-import { bicycleKind } from '@/core/bicycle';
+import { bicycleKind, BRIEFS } from '@/core/bicycle';
 import { STATES } from '@/core/vocabulary/vocabulary';
 import { PURPOSES, STAGES, type Bicycle } from './record';
 import { nextThing, runningTimers, spent, taughtBy, workedMinutes } from './selectors';
 
 /** Raised whenever a summary is worked out differently, so that kept ones are made anew. */
-export const SUMMARY_RULES = 2;
+export const SUMMARY_RULES = 3;
 
 /**
  * What the floor shows of a bicycle, so that it opens without reading every record. A cache: it is keyed by the revision
@@ -39,6 +39,11 @@ export const summary = z.strictObject({
     door: z.record(z.string(), z.enum(['fine', 'bad'])),
     minutesAt: z.record(z.string(), z.number()),
   }),
+  /** Tricks that the next like bicycle is shown. */
+  tricks: z.array(z.strictObject({ assembly: z.string(), step: z.string(), text: z.string() })),
+  /** What it is to become, and what was paid for it: a donor's price is shared over its parts. */
+  brief: z.enum(BRIEFS),
+  paid: z.number(),
   /** What it was sold for and when, to compare others with. */
   soldFor: z.strictObject({ price: z.number(), on: z.string() }).nullable(),
   purpose: z.enum(PURPOSES),
@@ -78,6 +83,9 @@ export function summaryOf(bicycle: Bicycle, earlier?: Summary): Summary {
     asking: bicycle.appraisal.asking,
     worked: workedMinutes(bicycle),
     taught: taughtBy(bicycle),
+    tricks: bicycle.tricks.map(({ assembly, step, text }) => ({ assembly, step, text })),
+    brief: bicycle.brief,
+    paid: bicycle.purchase?.paid ?? 0,
     soldFor: bicycle.sale.price === null ? null : { price: bicycle.sale.price, on: bicycle.updatedAt.slice(0, 10) },
     purpose: bicycle.purpose,
     clockSince: bicycle.clock?.startedAt ?? null,

@@ -131,6 +131,34 @@ export function wordsFor(command: Command, before: Bicycle): string {
       const what = counts.length ? counts.join(', ') : `answer ${command.changes.answer ?? 'taken back'}`;
       return `${placeLabel(command.place).toLowerCase()}, ${command.side}: ${what}`;
     }
+    case 'chooseAssembly':
+      return `${placeLabel(command.place).toLowerCase()}: ${plain(command.assembly)}`;
+    case 'markPart':
+      return `${plain(command.part).replace('.', ', ')}: ${command.mark ?? 'nothing wrong'}`;
+    case 'addPart':
+      return `found: ${command.part.label}`;
+    case 'fatePart':
+      return `${plain(command.part).replace('.', ', ')}: ${command.fate === 'stock' ? 'into stock' : command.fate === 'scrap' ? 'scrapped' : 'kept'}`;
+    case 'cleanParts':
+      return `${command.parts.length === 1 ? 'one part' : `${command.parts.length} parts`} ${command.clean ? 'clean' : 'not clean'}`;
+    case 'sayHardened':
+      return `${plain(command.part).replace('.', ', ')}: ${command.hardened === null ? 'not asked' : command.hardened ? 'hardened' : 'not hardened'}`;
+    case 'putSeized':
+      return command.seized.ended
+        ? `${command.seized.part}: ${command.seized.ended.how === 'freed' ? 'came free' : 'left as it is'}`
+        : command.seized.tried.length
+          ? `tried on ${command.seized.part}: ${plain(command.seized.tried.at(-1)!.step)}`
+          : `stuck: ${command.seized.part}`;
+    case 'putTrick':
+      return `trick: ${command.trick.text.slice(0, 40)}`;
+    case 'removeTrick':
+      return 'trick removed';
+    case 'putIdentified':
+      return `it is: ${command.identified.name}`;
+    case 'removeIdentified':
+      return 'what it is, taken back';
+    case 'planFinish':
+      return `finish: ${keys(command.changes)}`;
     case 'noteTray': {
       const last = command.changes.ballReadingsMm?.at(-1);
       return last === undefined ? `${placeLabel(command.place).toLowerCase()}: measured` : `ball ${figure(last)} mm`;

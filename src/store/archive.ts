@@ -3,8 +3,9 @@ import { fileName } from '@/core/fileName';
 import { drawingSvg } from '@/core/drawing/svg';
 import { blobIds, FORMAT, FORMAT_VERSION, readWorkshopFile, type WorkshopFile } from '@/model/exchange/bundle';
 import { findingsCsv, moneyCsv, torqueCsv } from '@/model/exchange/csv';
+import { stockCsv } from '@/model/exchange/stockCsv';
 import { compareCopies } from '@/model/merge';
-import { SCHEMA_VERSION, type Bicycle, type WorkshopSettings } from '@/model/record';
+import { SCHEMA_VERSION, type Bicycle, type StockItem, type WorkshopSettings } from '@/model/record';
 import type { Database } from './database';
 import { crc32, zipSums } from './zipSums';
 import type { Workshop } from './workshop';
@@ -41,7 +42,14 @@ export async function packBicycles(
     settings,
     currency,
     at,
-  }: { scope: WorkshopFile['scope']; settings: WorkshopSettings | null; currency: string; at: string },
+    stock = [],
+  }: {
+    scope: WorkshopFile['scope'];
+    settings: WorkshopSettings | null;
+    currency: string;
+    at: string;
+    stock?: StockItem[];
+  },
 ): Promise<{ zip: Uint8Array; missing: number }> {
   const files: AsyncZippable = {};
   const blobs: WorkshopFile['blobs'] = [];
@@ -68,11 +76,13 @@ export async function packBicycles(
     scope,
     settings,
     bicycles: scope === 'bicycles' ? bicycles.map((bicycle) => ({ ...bicycle, sharedAt: at })) : bicycles,
+    stock,
     blobs,
   };
   files['workshop.json'] = strToU8(JSON.stringify(file, null, 1));
   files['tables/money.csv'] = strToU8(moneyCsv(bicycles, currency));
   files['tables/findings.csv'] = strToU8(findingsCsv(bicycles));
+  if (stock.length) files['tables/stock.csv'] = strToU8(stockCsv(stock));
   files['tables/torque.csv'] = strToU8(torqueCsv(bicycles));
   bicycles.forEach((bicycle, i) => {
     files[`drawings/${fileName(bicycle.name)}-${i + 1}.svg`] = strToU8(drawingSvg(bicycle.kind, bicycle.name, []));
@@ -209,6 +219,9 @@ export async function takeIn(workshop: Workshop, { file, blobs }: Parcel): Promi
       before.set(arriving.id, (await database.readBicycle(arriving.id)) ?? null);
       await workshop.takeIn(arriving);
     }
+    const here = workshop.store.getState().stock;
+    const newer = file.stock.filter((item) => !here[item.id] || here[item.id]!.at < item.at);
+    if (newer.length && !(await workshop.putStock(newer))) throw new Error('the drawer could not be written');
   } catch (error) {
     for (const [id, stored] of before) await workshop.putBack(id, stored);
     for (const id of added) await database.removePhoto(id).catch(() => undefined);

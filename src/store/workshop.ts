@@ -6,7 +6,14 @@ import { amendment, historyOf, historyRow, stacks, withRow, type HistoryRow } fr
 import { changedLeaves } from '@/model/leaves';
 import { mergeBicycles } from '@/model/merge';
 import { openBicycle, openSettings } from '@/model/migrate';
-import { bicycleRecord, SCHEMA_VERSION, type Bicycle, type WorkshopSettings } from '@/model/record';
+import {
+  bicycleRecord,
+  SCHEMA_VERSION,
+  stockItem,
+  type Bicycle,
+  type StockItem,
+  type WorkshopSettings,
+} from '@/model/record';
 import { summary as summarySchema, summaryOf, type Summary } from '@/model/summary';
 import type { Database } from './database';
 import type { Journal } from './journal';
@@ -21,7 +28,7 @@ export interface Surroundings {
   newId(): string;
 }
 
-export type StoreMessage = { kind: 'bicycle'; id: string } | { kind: 'settings' };
+export type StoreMessage = { kind: 'bicycle'; id: string } | { kind: 'settings' } | { kind: 'stock' };
 
 export interface WorkshopState {
   status: 'loading' | 'ready' | 'failed';
@@ -32,6 +39,8 @@ export interface WorkshopState {
   /** What can be taken back, for each opened bicycle. */
   histories: Record<string, HistoryRow[]>;
   settings: WorkshopSettings;
+  /** The drawer: everything that was ever in it, by id; what is used up has a date. */
+  stock: Record<string, StockItem>;
   /** Records that could not be opened; they are left untouched. */
   unopened: { id: string; detail: string }[];
   /** A sentence when a change could not be written yet; the change is kept and tried again. */
@@ -46,6 +55,7 @@ export interface WorkshopState {
 export interface Seed {
   bicycles: Bicycle[];
   settings: WorkshopSettings;
+  stock?: StockItem[];
 }
 
 export interface Workshop {
@@ -67,6 +77,8 @@ export interface Workshop {
   removeBicycle(id: string): Promise<void>;
   noteDrawn(id: string, revision: number, drawn: Summary['drawn']): void;
   changeSettings(changes: Partial<WorkshopSettings>): Promise<void>;
+  /** Puts rows into the drawer, or newer versions of them. Resolves to whether they were written. */
+  putStock(items: StockItem[]): Promise<boolean>;
   markExported(): Promise<void>;
   say(remark: string | null): void;
   /** Resolves when every change sent so far has been written or has failed. */
@@ -109,6 +121,7 @@ export function createWorkshop(around: Surroundings): Workshop {
     bicycles: {},
     histories: {},
     settings: USUAL_SETTINGS,
+    stock: {},
     unopened: [],
     problem: null,
     remark: null,
@@ -224,6 +237,22 @@ export function createWorkshop(around: Surroundings): Workshop {
     });
   }
 
+  /** The drawer as it is written; a row that cannot be read is left where it lies. */
+  async function readStock(): Promise<Record<string, StockItem>> {
+    const stored = await database.readSetting('stock');
+    const rows = Array.isArray(stored) ? stored : [];
+    return Object.fromEntries(
+      rows.flatMap((row) => {
+        const parsed = stockItem.safeParse(row);
+        return parsed.success ? [[parsed.data.id, parsed.data]] : [];
+      }),
+    );
+  }
+
+  async function showStock(): Promise<void> {
+    store.setState({ stock: await readStock() });
+  }
+
   async function countChange(): Promise<void> {
     const unexported = store.getState().unexported + 1;
     store.setState({ unexported });
@@ -231,7 +260,9 @@ export function createWorkshop(around: Surroundings): Workshop {
   }
 
   const stopListening = channel.listen((message) => {
-    void enqueue(() => (message.kind === 'settings' ? readSettings() : refresh(message.id)));
+    void enqueue(() =>
+      message.kind === 'settings' ? readSettings() : message.kind === 'stock' ? showStock() : refresh(message.id),
+    );
   });
 
   async function readSummaries(ids: string[]): Promise<Record<string, Summary>> {
@@ -321,13 +352,15 @@ export function createWorkshop(around: Surroundings): Workshop {
       try {
         let ids = await database.bicycleIds();
         if (ids.length === 0 && seed && (await database.readSetting('seeded')) !== true) {
-          const { bicycles, settings } = await seed();
+          const { bicycles, settings, stock } = await seed();
           for (const bicycle of bicycles) await database.writeBicycle(bicycle.id, bicycle);
           await database.writeSetting('workshop', settings);
+          if (stock) await database.writeSetting('stock', stock);
           await database.writeSetting('seeded', true);
           ids = await database.bicycleIds();
         }
         await readSettings();
+        await showStock();
         for (const sent of journal.pending()) waiting.set(sent.id, sent);
         store.setState({ summaries: await readSummaries(ids), status: 'ready' });
         for (const sent of [...waiting.values()]) void enqueue(() => write(sent));
@@ -411,6 +444,28 @@ export function createWorkshop(around: Surroundings): Workshop {
         store.setState({
           problem: 'The browser would not write the settings. Free some space, then change them again.',
         });
+      }
+    },
+    async putStock(items) {
+      const sound = items.every((item) => stockItem.safeParse(item).success);
+      if (!sound) {
+        store.setState({ problem: CANNOT_BE_KEPT });
+        return false;
+      }
+      try {
+        await around.locked('stock', async () => {
+          // Read again, so that what another tab put there meanwhile stays.
+          const rows = await readStock();
+          for (const item of items) rows[item.id] = item;
+          await database.writeSetting('stock', Object.values(rows));
+          store.setState({ stock: rows });
+        });
+        channel.post({ kind: 'stock' });
+        await countChange();
+        return true;
+      } catch {
+        store.setState({ problem: 'The browser would not write the drawer. Free some space, then do it again.' });
+        return false;
       }
     },
     async markExported() {

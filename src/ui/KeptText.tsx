@@ -9,12 +9,15 @@ export function KeptText({
   refuse,
   onKeep,
   width,
+  most = 120,
 }: {
   label: string;
   value: string;
   refuse?(text: string): string | null;
   onKeep(text: string): void;
   width: number;
+  /** Most letters taken. */
+  most?: number;
 }) {
   const [draft, setDraft] = useState<string | null>(null);
   const hint = draft === null ? null : (refuse?.(draft.trim()) ?? null);
@@ -29,7 +32,7 @@ export function KeptText({
       value={draft ?? value}
       error={hint !== null}
       helperText={hint}
-      onChange={(event) => setDraft(event.target.value.slice(0, 120))}
+      onChange={(event) => setDraft(event.target.value.slice(0, most))}
       onBlur={keep}
       onKeyDown={(event) => event.key === 'Enter' && keep()}
       sx={{ width, maxWidth: '100%' }}

@@ -55,3 +55,27 @@ export function checkCounts(counts: BallCounts): CountCheck {
 export function ballsDue(counts: BallCounts): number | null {
   return counts.holds ?? counts.out;
 }
+
+/**
+ * Whether rows that are usually alike came out alike. Rows of other ball sizes are never compared; one answer at either
+ * row settles it. Example: twelve out of the inner row and eleven out of the outer one of a pedal → asked.
+ */
+export function checkAlike(
+  rows: { id: string; label: string; fractionIn: string; usual: number | null; counts: BallCounts }[],
+): CountCheck {
+  const known = rows.filter((row) => row.counts.out !== null);
+  const odd = known.find(
+    (row) =>
+      row.fractionIn === known[0]!.fractionIn &&
+      row.usual === known[0]!.usual &&
+      row.counts.out !== known[0]!.counts.out,
+  );
+  if (!odd) return { question: null, answers: [], settled: true };
+  const [first] = known;
+  const answers: MismatchAnswer[] = ['lost', 'split', 'came-short', 'came-overfull'];
+  return {
+    question: `${first!.label}: ${first!.counts.out} out; ${odd.label.toLowerCase()}: ${odd.counts.out}. They are usually alike.`,
+    answers,
+    settled: known.some((row) => row.counts.answer !== null),
+  };
+}

@@ -1,4 +1,5 @@
-import type { Expected, ReadingField, Standard } from './standards';
+import type { ReadingField } from './readings';
+import type { Expected, Standard } from './standards';
 
 /** What a contradiction in kind weighs: a wrong word, or a pitch read where there is no thread. */
 export const CONTRADICTION = 0.02;

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { answer } from '../calculator';
 import { identifyMatch, type MatchInput } from './match';
-import { idOf, KINDS, READINGS, STANDARDS_OF, unclashed } from './standards';
+import { KINDS, READINGS } from './readings';
+import { idOf, STANDARDS_OF, unclashed } from './standards';
 
 function match(input: MatchInput) {
   const result = answer(identifyMatch, input);

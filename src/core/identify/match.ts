@@ -3,7 +3,8 @@ import { defineCalculator, rule } from '../calculator';
 import { lengthMm } from '../fields';
 import { atLeast, moreThan, roundTo } from '../numbers';
 import { beliefs, informationBits, sitting, type Reading } from './belief';
-import { KINDS, READINGS, STANDARDS_OF, type IdentifyKind, type ReadingField, type Standard } from './standards';
+import { KINDS, READINGS, type IdentifyKind, type ReadingField } from './readings';
+import { STANDARDS_OF, type Standard } from './standards';
 
 const IDENTIFIED = 0.95;
 const TOO_FAR_SIGMAS = 4;

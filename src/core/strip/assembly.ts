@@ -1,31 +1,180 @@
-import { z } from 'zod';
-import frontHubJson from './frontHub.json';
+import { appliesTo, type BicycleKind } from '../bicycle';
+import { ballSets } from '../bearings/data/ballSets';
+import { assemblyRows, partKinds, partRows, stepRows, type PartShape } from './data/templates';
+import type { TurnInput } from './turn';
 
-z.config({ jitless: true });
+export type Soil = 'oil' | 'old-grease' | 'mud' | 'rust';
 
-const side = z.enum(['left', 'right']).nullable();
-const assembly = z.strictObject({
-  place: z.string(),
-  title: z.string(),
-  parts: z.array(
-    z.strictObject({ id: z.string(), label: z.string(), side, materials: z.array(z.string()), facing: z.string() }),
-  ),
-  steps: z.array(
-    z.strictObject({
-      id: z.string(),
-      title: z.string(),
-      tool: z.string(),
-      turn: z.strictObject({ fastener: z.string(), side, nuttedOnly: z.boolean().optional() }).nullable(),
-      takes: z.array(z.string()),
-      photo: z.boolean(),
-      count: side,
-      forget: z.string(),
-    }),
-  ),
-  ballSet: z.strictObject({ place: z.string(), side: z.string(), fractionIn: z.string() }),
-  stuck: z.string(),
-});
-export type Assembly = z.output<typeof assembly>;
+export interface AssemblyPart {
+  id: string;
+  label: string;
+  side: string | null;
+  materials: string[];
+  facing: string;
+  kind: string;
+  /** Usual soil and volume of its kind; nobody types them. */
+  soil: Soil;
+  volumeMl: number;
+  shape: PartShape;
+  lengthMm: number;
+  diameterMm: number;
+  boreMm: number;
+}
 
-/** How a cup-and-cone front hub comes apart: its parts in the order of the axle, its steps in the order of the work. */
-export const frontHub: Assembly = assembly.parse(frontHubJson);
+export interface AssemblyStep {
+  id: string;
+  title: string;
+  tool: string;
+  turn: { fastener: TurnInput['fastener']; side: 'left' | 'right' | null; nuttedOnly: boolean } | null;
+  takes: string[];
+  photo: boolean;
+  /** The row of balls that is counted at this step. */
+  count: string | null;
+  forget: string;
+}
+
+export interface BallRow {
+  id: string;
+  fractionIn: string;
+  diameterMm: number;
+  usual: number | null;
+}
+
+/** One assembly at one place of a bicycle: parts along its axis, steps in the order of the work. */
+export interface Assembly {
+  id: string;
+  place: string;
+  title: string;
+  /** Which way its line is read. */
+  axis: string;
+  parts: AssemblyPart[];
+  steps: AssemblyStep[];
+  balls: BallRow[];
+  stuck: string;
+}
+
+const sideOf = (place: string): 'left' | 'right' | null =>
+  place.endsWith('.left') ? 'left' : place.endsWith('.right') ? 'right' : null;
+
+const END_WORDS: Record<string, string> = { left: 'left', right: 'right', front: 'front', rear: 'rear' };
+
+/** "Caliper brake" at two places wants its end said. */
+function titleAt(title: string, place: string, several: boolean): string {
+  const end = END_WORDS[place.split('.')[1] ?? ''];
+  return several && end ? `${title}, ${end}` : title;
+}
+
+function ballRow(entry: string): BallRow {
+  const [id, source] = entry.split('=') as [string, string];
+  const at = source.lastIndexOf('/', source.lastIndexOf('/') - 1);
+  const fractionIn = source.slice(at + 1);
+  const [place, side] = source.slice(0, at).split('/') as [string, string];
+  const row = ballSets.find((each) => each.place === place && each.side === side && each.ballFractionIn === fractionIn);
+  if (!row) throw new Error(`no ball set for ${entry}`);
+  return { id, fractionIn, diameterMm: row.ballDiameterMm, usual: row.countUsual };
+}
+
+function partOf(row: (typeof partRows)[number], place: string): AssemblyPart {
+  const kind = partKinds.get(row.kind);
+  if (!kind) throw new Error(`no kind of part called ${row.kind}`);
+  const { materials, soil, volumeMl, shape, lengthMm, diameterMm, boreMm } = kind;
+  return {
+    id: row.id,
+    label: row.label ?? kind.label,
+    side: row.side ?? sideOf(place),
+    materials,
+    facing: row.facing ?? '',
+    kind: kind.id,
+    soil,
+    volumeMl,
+    shape,
+    lengthMm,
+    diameterMm,
+    boreMm,
+  };
+}
+
+function stepOf(row: (typeof stepRows)[number], place: string): AssemblyStep {
+  const side = row.side === '@' ? sideOf(place) : (row.side as 'left' | 'right' | null);
+  return {
+    id: row.id,
+    title: row.title,
+    tool: row.tool,
+    turn: row.fastener ? { fastener: row.fastener, side, nuttedOnly: row.nuttedOnly === 'yes' } : null,
+    takes: row.takes,
+    photo: row.photo === 'yes',
+    count: row.count,
+    forget: row.forget ?? '',
+  };
+}
+
+/** The assembly of this name at a place. Errors: a name that no table has. Example: `assemblyAt('hub-front', 'hub.front')`. */
+export function assemblyAt(id: string, place: string): Assembly {
+  const row = assemblyRows.find((each) => each.id === id);
+  if (!row) throw new Error(`no assembly called ${id}`);
+  return {
+    id,
+    place,
+    title: titleAt(row.title, place, row.places.length > 1),
+    axis: row.axis,
+    parts: partRows.filter((part) => part.assembly === id).map((part) => partOf(part, place)),
+    steps: stepRows.filter((step) => step.assembly === id).map((step) => stepOf(step, place)),
+    balls: row.balls.map(ballRow),
+    stuck: row.stuck ?? '',
+  };
+}
+
+/** What may be found at each place: first what this kind of bicycle usually has there, then the rest. */
+export function choicesFor(kind: BicycleKind): Map<string, { id: string; title: string; usual: boolean }[]> {
+  const choices = new Map<string, { id: string; title: string; usual: boolean }[]>();
+  const usualFirst = [...assemblyRows].sort(
+    (a, b) => Number(appliesTo(kind, b.applies)) - Number(appliesTo(kind, a.applies)),
+  );
+  for (const row of usualFirst)
+    for (const place of row.places) {
+      const usual = appliesTo(kind, row.applies) && row.needs !== 'asked';
+      choices.set(place, [...(choices.get(place) ?? []), { id: row.id, title: row.title, usual }]);
+    }
+  return choices;
+}
+
+/**
+ * The trays of a bicycle: at each place the assembly that was chosen, else the one that is usual for its kind. Places
+ * stand in the order in which a bicycle is usually taken apart.
+ */
+export function assembliesFor(kind: BicycleKind, chosen: Record<string, string> = {}): Assembly[] {
+  const choices = choicesFor(kind);
+  return PLACE_ORDER.flatMap((place) => {
+    const here = choices.get(place) ?? [];
+    const id = here.find((each) => each.id === chosen[place])?.id ?? here.find((each) => each.usual)?.id;
+    return id ? [assemblyAt(id, place)] : [];
+  });
+}
+
+/** Places in the order in which a bicycle is usually taken apart; the hard constraints are a table of their own. */
+const PLACE_ORDER = [
+  'pedal.left',
+  'pedal.right',
+  'seat-post',
+  'chain',
+  'axle.front',
+  'axle.rear',
+  'grip.left',
+  'grip.right',
+  'brake.front',
+  'brake.rear',
+  'derailleur.rear',
+  'derailleur.front',
+  'shifter.left',
+  'shifter.right',
+  'crank.right',
+  'bottom-bracket',
+  'stem',
+  'headset',
+  'hub.front',
+  'hub.rear',
+  'frame',
+];
+
+/** How a cup-and-cone front hub comes apart. */
+export const frontHub: Assembly = assemblyAt('hub-front', 'hub.front');

@@ -5,7 +5,7 @@ import { checkById, nothingFound } from '@/core/inspect/checks';
 import type { Evidence } from '@/core/inspect/evidence';
 import type { Bolt } from '@/core/rebuild/bolts';
 import type { BenchTask } from '@/model/record';
-import { latestObservations, trayFor } from '@/model/selectors';
+import { countsOf, latestObservations, trayFor } from '@/model/selectors';
 import { newId } from '@/store/browser';
 import { ReadingField } from '@/ui/ReadingField';
 import { StateMark } from '@/ui/StateMark';
@@ -31,7 +31,7 @@ export function Asks({
     return (
       <BallCounter
         label={`${what}, ${side}`}
-        count={tray.balls[side][what]}
+        count={countsOf(tray, side)[what]}
         large
         onCount={(count) =>
           send({ type: 'countBalls', place: step.place, side, changes: { [what]: count, answer: null } })

@@ -7,10 +7,10 @@ import { useRouter, useSearchParams } from 'next/navigation';
 import { useCallback, useEffect, useState } from 'react';
 import { detailOf } from '@/core/drawing/details';
 import type { Bolt } from '@/core/rebuild/bolts';
-import { frontHub } from '@/core/strip/assembly';
+import type { Assembly } from '@/core/strip/assembly';
 import type { Command } from '@/model/commands';
 import { BENCH_TASKS, type BenchTask, type Bicycle, type Stage } from '@/model/record';
-import { runningTimers, trayFor } from '@/model/selectors';
+import { countsOf, runningTimers, trayFor } from '@/model/selectors';
 import { DetailDrawing } from '@/ui/drawing/DetailDrawing';
 import { clockTime } from '@/ui/format';
 import { useKeys } from '@/ui/keys/useKeys';
@@ -20,6 +20,7 @@ import { useFindings } from '../bike/useFindings';
 import { WayBack } from '../bike/WayBack';
 import { WorkClock } from '../bike/WorkClock';
 import { StepPhotos } from '../photos/StepPhotos';
+import { useTrays } from '../strip/useTrays';
 import { WhichWay } from '../strip/WhichWay';
 import { useNow } from '../workshop/useNow';
 import { useOpenBicycle } from '../workshop/useOpenBicycle';
@@ -30,9 +31,11 @@ import { Progress } from './Progress';
 import { benchSteps, firstStep, TASK_WORDS, type BenchStep } from './steps';
 import { useAwake } from './useAwake';
 
+const atTray = (task: BenchTask) => task === 'strip' || task === 'put-back';
+
 /** What an empty task says. */
 const NO_STEPS: Partial<Record<BenchTask, string>> = {
-  'put-back': 'The tray is empty: nothing is off this hub.',
+  'put-back': 'The tray is empty: nothing is off here.',
   jobs: 'No job has been kept yet: decide first.',
 };
 
@@ -62,7 +65,7 @@ function Timers({ bicycle }: { bicycle: Bicycle }) {
   );
 }
 
-function OpenBench({ bicycle, task }: { bicycle: Bicycle; task: BenchTask }) {
+function OpenBench({ bicycle, task, place }: { bicycle: Bicycle; task: BenchTask; place: string }) {
   const workshop = useWorkshop();
   const router = useRouter();
   const { letterKeys } = useSettings();
@@ -70,8 +73,11 @@ function OpenBench({ bicycle, task }: { bicycle: Bicycle; task: BenchTask }) {
   const findings = useFindings(bicycle)?.findings ?? [];
   const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', { kind: bicycle.kind });
   const bolts = output?.bolts ?? [];
-  const steps = benchSteps(task, bicycle, { assembly: frontHub, bolts, findings });
-  const left = bicycle.bench?.task === task ? bicycle.bench.step : null;
+  const trays = useTrays(bicycle);
+  const assembly = trays?.trays.find((each) => each.place === place) ?? null;
+  const steps = benchSteps(task, bicycle, { assembly, bolts, findings });
+  const left =
+    bicycle.bench?.task === task && (!atTray(task) || bicycle.bench.place === place) ? bicycle.bench.step : null;
   const [at, setAt] = useState<string | null>(left);
   const index = firstStep(steps, at ?? left);
   const step = steps[index];
@@ -92,7 +98,8 @@ function OpenBench({ bicycle, task }: { bicycle: Bicycle; task: BenchTask }) {
   const go = (to: number) => setAt(steps[Math.min(Math.max(to, 0), steps.length - 1)]?.id ?? null);
   const leave = (put: boolean) => {
     if (put) send({ type: 'benchAt', bench: null });
-    router.push(`/bike?id=${encodeURIComponent(bicycle.id)}&stage=${stage}`);
+    const tray = task === 'strip' ? `&tray=${place}` : '';
+    router.push(`/bike?id=${encodeURIComponent(bicycle.id)}&stage=${stage}${tray}`);
   };
   const forward = () => {
     if (!step) return;
@@ -107,7 +114,7 @@ function OpenBench({ bicycle, task }: { bicycle: Bicycle; task: BenchTask }) {
   const count = (by: number) => {
     if (!step?.count) return;
     const { side, what } = step.count;
-    const was = trayFor(bicycle, step.place).balls[side][what] ?? 0;
+    const was = countsOf(trayFor(bicycle, step.place), side)[what] ?? 0;
     send({
       type: 'countBalls',
       place: step.place,
@@ -149,6 +156,7 @@ function OpenBench({ bicycle, task }: { bicycle: Bicycle; task: BenchTask }) {
         >
           <Box component="h1" sx={{ all: 'unset', fontWeight: 640 }}>
             {TASK_WORDS[task]}
+            {atTray(task) && assembly && `: ${assembly.title.toLowerCase()}`}
           </Box>
           <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
             {' '}
@@ -258,7 +266,7 @@ function OpenBench({ bicycle, task }: { bicycle: Bicycle; task: BenchTask }) {
               bicycle={bicycle}
               send={send}
               place={step.place}
-              step={photoStep(task, step)}
+              step={photoStep(task, step, assembly)}
               title={step.title}
               height={150}
               inputId="bench-photo"
@@ -314,9 +322,9 @@ function OpenBench({ bicycle, task }: { bicycle: Bicycle; task: BenchTask }) {
 }
 
 /** Photographs of a part's way off are shown on its way back. */
-function photoStep(task: BenchTask, step: BenchStep): string {
-  if (task !== 'put-back') return step.id;
-  return frontHub.steps.find((each) => each.takes.includes(step.id))?.id ?? step.id;
+function photoStep(task: BenchTask, step: BenchStep, assembly: Assembly | null): string {
+  if (task !== 'put-back' || !assembly) return step.id;
+  return assembly.steps.find((each) => each.takes.includes(step.id))?.id ?? step.id;
 }
 
 function forwardWords(step: BenchStep | undefined, last: boolean): string {
@@ -343,5 +351,6 @@ export function BenchPage() {
       </p>
     );
   const task = BENCH_TASKS.find((each) => each === params.get('task')) ?? bicycle.bench?.task ?? 'look-over';
-  return <OpenBench key={`${bicycle.id} ${task}`} bicycle={bicycle} task={task} />;
+  const place = params.get('place') ?? (atTray(task) ? bicycle.bench?.place : null) ?? 'hub.front';
+  return <OpenBench key={`${bicycle.id} ${task} ${place}`} bicycle={bicycle} task={task} place={place} />;
 }

@@ -1,5 +1,5 @@
 import { frontHub } from '@/core/strip/assembly';
-import { newBicycle, newTray } from '@/model/fresh';
+import { newBicycle, newTray, UNCOUNTED } from '@/model/fresh';
 import type { BenchTask, Bicycle } from '@/model/record';
 import { benchSteps, firstStep } from './steps';
 
@@ -21,7 +21,7 @@ describe('the steps of the bench', () => {
   test('balls are counted before their step is done', () => {
     const balls = (changes: Partial<Bicycle> = {}) => steps('strip', changes).find((step) => step.id === 'balls-left')!;
     expect(balls().waitsFor).toBe('Count them out first.');
-    const counted = { ...tray, balls: { ...tray.balls, left: { ...tray.balls.left, out: 9 } } };
+    const counted = { ...tray, balls: { left: { ...UNCOUNTED, out: 9 } } };
     expect(balls({ trays: [counted] }).waitsFor).toBeNull();
   });
   test('the tray is read from its other end, and what turned off one way turns on the other', () => {
@@ -33,7 +33,7 @@ describe('the steps of the bench', () => {
   test('how many belong is what the cup holds when it is known, else what came out', () => {
     const of = (left: object) =>
       steps('put-back', {
-        trays: [{ ...tray, order: ['balls.left'], balls: { ...tray.balls, left: { ...tray.balls.left, ...left } } }],
+        trays: [{ ...tray, order: ['balls.left'], balls: { left: { ...UNCOUNTED, ...left } } }],
       })[0]!.large;
     expect(of({ out: 9 })).toBe('9 balls');
     expect(of({ out: 9, holds: 10 })).toBe('10 balls');

@@ -2,12 +2,13 @@ import { checksFor } from '@/core/inspect/checks';
 import type { Finding } from '@/core/inspect/lookOver';
 import { proofs } from '@/core/prove/proofs';
 import type { Bolt } from '@/core/rebuild/bolts';
-import type { Assembly } from '@/core/strip/assembly';
+import { ballsDue } from '@/core/bearings/counts';
+import { ballRowOf, turnAt, type Assembly } from '@/core/strip/tray';
 import type { TurnInput } from '@/core/strip/turn';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Command } from '@/model/commands';
 import type { BenchTask, Bicycle } from '@/model/record';
-import { latestObservations, signedBolts, trayFor } from '@/model/selectors';
+import { countsOf, latestObservations, signedBolts, trayFor } from '@/model/selectors';
 
 /** One step as the bench shows it, whatever the job. */
 export interface BenchStep {
@@ -22,7 +23,7 @@ export interface BenchStep {
   turn: TurnInput | null;
   photo: boolean;
   /** The side whose balls are counted at this step, and which of the three numbers. */
-  count: { side: 'left' | 'right'; what: 'out' | 'in' } | null;
+  count: { side: string; what: 'out' | 'in' } | null;
   /** Parts at hand, for the detail drawing. */
   parts: string[];
   done: boolean;
@@ -36,8 +37,8 @@ export interface BenchStep {
 export const TASK_WORDS: Record<BenchTask, string> = {
   'look-over': 'Look over',
   jobs: 'The jobs that were kept',
-  strip: 'Strip the front hub',
-  'put-back': 'Put the front hub back',
+  strip: 'Strip',
+  'put-back': 'Put back',
   torque: 'Torque round',
   prove: 'Prove',
 };
@@ -56,11 +57,6 @@ const NOTHING = {
   undo: null,
 } satisfies Partial<BenchStep>;
 
-function turnOf(step: Assembly['steps'][number], bicycle: Bicycle, action: 'loosen' | 'tighten'): TurnInput | null {
-  if (!step.turn || (step.turn.nuttedOnly && bicycle.kind.wheels !== 'nutted')) return null;
-  return { fastener: step.turn.fastener as TurnInput['fastener'], side: step.turn.side, action };
-}
-
 function stripSteps(bicycle: Bicycle, assembly: Assembly): BenchStep[] {
   const tray = trayFor(bicycle, assembly.place);
   const mark = (step: Assembly['steps'][number], done: boolean): Command => ({
@@ -77,12 +73,12 @@ function stripSteps(bicycle: Bicycle, assembly: Assembly): BenchStep[] {
     title: step.title,
     tool: step.tool,
     forget: step.forget,
-    turn: turnOf(step, bicycle, 'loosen'),
+    turn: turnAt(step, bicycle.kind, 'loosen'),
     photo: step.photo,
     count: step.count ? { side: step.count, what: 'out' as const } : null,
     parts: step.takes,
     done: tray.doneSteps.includes(step.id),
-    waitsFor: step.count && tray.balls[step.count].out === null ? 'Count them out first.' : null,
+    waitsFor: step.count && countsOf(tray, step.count).out === null ? 'Count them out first.' : null,
     finish: mark(step, true),
     undo: mark(step, false),
   }));
@@ -94,8 +90,8 @@ function putBackSteps(bicycle: Bicycle, assembly: Assembly): BenchStep[] {
   return [...tray.order].reverse().map((id) => {
     const part = assembly.parts.find((each) => each.id === id);
     const step = assembly.steps.find((each) => each.takes.includes(id));
-    const side = id === 'balls.left' ? ('left' as const) : id === 'balls.right' ? ('right' as const) : null;
-    const due = side ? (tray.balls[side].holds ?? tray.balls[side].out) : null;
+    const side = ballRowOf(id);
+    const due = side ? ballsDue(countsOf(tray, side)) : null;
     return {
       ...NOTHING,
       id,
@@ -105,11 +101,11 @@ function putBackSteps(bicycle: Bicycle, assembly: Assembly): BenchStep[] {
       aside: part?.facing ? `Facing: ${part.facing}` : null,
       tool: step?.tool ?? null,
       forget: side ? 'Grease first, then balls; never force the last one.' : null,
-      turn: step ? turnOf(step, bicycle, 'tighten') : null,
+      turn: step ? turnAt(step, bicycle.kind, 'tighten') : null,
       count: side ? { side, what: 'in' as const } : null,
       parts: [id],
       done: tray.backIn.includes(id),
-      waitsFor: side && tray.balls[side].in === null ? 'Count them in first.' : null,
+      waitsFor: side && countsOf(tray, side).in === null ? 'Count them in first.' : null,
       finish: { type: 'putBack', place: assembly.place, part: id, back: true },
       undo: { type: 'putBack', place: assembly.place, part: id, back: false },
     };
@@ -203,15 +199,15 @@ function lookOverSteps(bicycle: Bicycle, findings: Finding[]): BenchStep[] {
 export function benchSteps(
   task: BenchTask,
   bicycle: Bicycle,
-  { assembly, bolts, findings }: { assembly: Assembly; bolts: Bolt[]; findings: Finding[] },
+  { assembly, bolts, findings }: { assembly: Assembly | null; bolts: Bolt[]; findings: Finding[] },
 ): BenchStep[] {
   switch (task) {
     case 'jobs':
       return jobSteps(bicycle);
     case 'strip':
-      return stripSteps(bicycle, assembly);
+      return assembly ? stripSteps(bicycle, assembly) : [];
     case 'put-back':
-      return putBackSteps(bicycle, assembly);
+      return assembly ? putBackSteps(bicycle, assembly) : [];
     case 'torque':
       return torqueSteps(bicycle, bolts);
     case 'prove':

@@ -1,18 +1,23 @@
 'use client';
 import Close from '@mui/icons-material/Close';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
 import { detailOf } from '@/core/drawing/details';
+import Link from 'next/link';
 import type { Finding } from '@/core/inspect/lookOver';
 import type { Bolt } from '@/core/rebuild/bolts';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { signedBolts } from '@/model/selectors';
 import { DetailDrawing } from '@/ui/drawing/DetailDrawing';
+import { dayOf } from '@/ui/format';
 import { StateMark } from '@/ui/StateMark';
 import { Notes } from '../notes/Notes';
 import { LooseButton } from '../rebuild/LooseEnds';
 import { StepPhotos } from '../photos/StepPhotos';
+import { useTrays } from '../strip/useTrays';
+import { trayHref } from '../strip/useTrayPlace';
 import { WhichWay } from '../strip/WhichWay';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
@@ -35,6 +40,7 @@ export function PlaceCard({
   const here = findings.filter((finding) => finding.place === place);
   const jobs = bicycle.jobs.filter((job) => job.place === place && job.decision === 'keep');
   const tray = bicycle.trays.find((each) => each.place === place);
+  const trays = useTrays(bicycle);
   const detail = detailOf(place, bicycle.kind);
   const off = tray ? tray.order.filter((part) => !tray.backIn.includes(part)) : [];
   return (
@@ -68,6 +74,21 @@ export function PlaceCard({
           <DetailDrawing detail={detail} off={off} mostPx={210} />
         </Box>
       )}
+      {bicycle.identified
+        .filter((row) => row.place === place)
+        .map((row) => (
+          <Box key={row.id} sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
+            <Box>
+              It is: <b>{row.name}</b>{' '}
+              <Box component="span" sx={{ color: 'text.secondary' }}>
+                measured on {dayOf(row.at)}
+              </Box>
+            </Box>
+            <Button size="small" color="inherit" onClick={() => send({ type: 'removeIdentified', identified: row.id })}>
+              Take back
+            </Button>
+          </Box>
+        ))}
       {jobs.map((job) => (
         <Box key={job.id}>
           Job: <b>{job.title}</b>
@@ -88,6 +109,17 @@ export function PlaceCard({
       ))}
       <Box sx={{ mt: 2, display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
         <LooseButton bicycle={bicycle} send={send} place={place} />
+        {trays?.trays.some((each) => each.place === place) && (
+          <Button
+            component={Link}
+            prefetch={false}
+            href={trayHref(bicycle.id, place)}
+            variant="outlined"
+            color="inherit"
+          >
+            Its tray
+          </Button>
+        )}
       </Box>
       <Box sx={{ mt: 1 }}>
         <StepPhotos bicycle={bicycle} send={send} place={place} step={OF_THE_PLACE} title={placeLabel(place)} />

@@ -1,4 +1,6 @@
 'use client';
+import HandymanOutlined from '@mui/icons-material/HandymanOutlined';
+import StraightenOutlined from '@mui/icons-material/StraightenOutlined';
 import RuleOutlined from '@mui/icons-material/RuleOutlined';
 import Inventory2Outlined from '@mui/icons-material/Inventory2Outlined';
 import DarkModeOutlined from '@mui/icons-material/DarkModeOutlined';
@@ -8,6 +10,7 @@ import IconButton from '@mui/material/IconButton';
 import { useColorScheme } from '@mui/material/styles';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
+import { OPEN_GAUGES } from '../shell/openGauges';
 import { useWorkshopName } from '../workshop/WorkshopProvider';
 
 function SchemeToggle() {
@@ -80,6 +83,24 @@ export function TopBar({ children, end }: { children?: ReactNode; end?: ReactNod
       )}
       <Box sx={{ flex: 1, minWidth: 0 }}>{children}</Box>
       {end}
+      <IconButton
+        color="inherit"
+        aria-label="Gauge drawer: what is it?"
+        title="Gauge drawer (G)"
+        onClick={() => window.dispatchEvent(new Event(OPEN_GAUGES))}
+      >
+        <StraightenOutlined />
+      </IconButton>
+      <IconButton
+        component={Link}
+        prefetch={false}
+        href="/stock"
+        color="inherit"
+        aria-label="The drawer: parts in stock"
+        title="The drawer"
+      >
+        <HandymanOutlined />
+      </IconButton>
       <IconButton
         component={Link}
         prefetch={false}

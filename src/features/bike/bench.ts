@@ -13,6 +13,6 @@ const TASK_OF_STAGE: Record<Stage, BenchTask> = {
 };
 
 /** The address of the bench for a stage; where the bench was left in the same task, it opens there. */
-export function benchHref(bicycle: Bicycle, stage: Stage): string {
-  return `/bench?id=${encodeURIComponent(bicycle.id)}&task=${TASK_OF_STAGE[stage]}`;
+export function benchHref(bicycle: Bicycle, stage: Stage, place: string | null = null): string {
+  return `/bench?id=${encodeURIComponent(bicycle.id)}&task=${TASK_OF_STAGE[stage]}${place ? `&place=${place}` : ''}`;
 }

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { runningTimers } from '@/model/selectors';
+import { keyParts } from '@/model/wash';
 import { clockTime, hours } from '@/ui/format';
 import { stateColour } from '@/ui/StateMark';
 import { saveAlarm } from './alarm';
@@ -87,7 +88,10 @@ export function TimerList({ bicycle, send }: StageProps) {
               )}
               <Button
                 variant={up ? 'contained' : 'outlined'}
-                onClick={() => send({ type: 'endTimer', timer: timer.id, at: new Date().toISOString() })}
+                onClick={() => {
+                  send({ type: 'endTimer', timer: timer.id, at: new Date().toISOString() });
+                  if (timer.parts.length) send({ type: 'cleanParts', parts: timer.parts.map(keyParts), clean: true });
+                }}
               >
                 It is out
               </Button>

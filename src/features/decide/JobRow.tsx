@@ -5,6 +5,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { Job } from '@/model/record';
 import { hours, money } from '@/ui/format';
+import { FromStock } from '../stock/FromStock';
 import type { StageProps } from '../workshop/WorkshopProvider';
 
 const DROP_REASONS = ['Leave well alone', 'Not worth it here', 'The buyer will do it', 'Done already'];
@@ -86,6 +87,7 @@ export function JobRow({
           <Box sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>to {money(job.parts.high, currency, true)}</Box>
         </Box>
       </Box>
+      {tried === null && decided?.decision === 'keep' && !decided.done && <FromStock job={decided} send={send} />}
       {tried !== null ? (
         <Button
           size="small"

@@ -9,7 +9,7 @@ import { newId } from '@/store/browser';
 import { Choices } from '@/ui/Choices';
 import { money } from '@/ui/format';
 import { ReadingField } from '@/ui/ReadingField';
-import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
+import { useSettings, useWorkshop, useWorkshopState, type StageProps } from '../workshop/WorkshopProvider';
 import { RuledList } from '@/ui/RuledList';
 
 const KINDS = [
@@ -18,9 +18,16 @@ const KINDS = [
   { id: 'other', label: 'Other' },
 ] as const;
 
+/** The rest of a pack is put down once, however often it is asked. */
+const restId = (line: MoneyLine) => `rest-${line.id}`.slice(0, 64);
+
 function LineRow({ send, line }: Pick<StageProps, 'send'> & { line: MoneyLine }) {
   const { currency } = useSettings();
   const charged = chargedShare(line);
+  const left = line.paid - charged;
+  const workshop = useWorkshop();
+  const kept = useWorkshopState((state) => state.stock[restId(line)]);
+  const rest = line.packQty - line.usedQty;
   return (
     <Box
       component="li"
@@ -43,9 +50,41 @@ function LineRow({ send, line }: Pick<StageProps, 'send'> & { line: MoneyLine })
       <Box
         sx={{ display: { xs: 'none', sm: 'block' }, textAlign: 'right', fontSize: '0.9rem', color: 'text.secondary' }}
       >
-        {line.paid > charged && `${money(line.paid - charged, currency)} left in stock`}
+        {left > 0 && `${money(left, currency)} left`}
       </Box>
       <Box sx={{ textAlign: 'right', fontWeight: 640 }}>{money(charged, currency)}</Box>
+      {rest > 0 && (
+        <Box sx={{ gridColumn: '1 / -1', mt: -0.5, fontSize: '0.9rem' }}>
+          {kept ? (
+            'The rest is in the drawer.'
+          ) : (
+            <Button
+              size="small"
+              color="inherit"
+              onClick={() =>
+                void workshop.putStock([
+                  {
+                    id: restId(line),
+                    label: line.label,
+                    place: 'frame',
+                    size: '',
+                    state: 'new',
+                    from: 'the rest of a pack',
+                    bicycle: null,
+                    quantity: rest,
+                    worth: left,
+                    cost: left,
+                    at: new Date().toISOString(),
+                    goneAt: null,
+                  },
+                ])
+              }
+            >
+              The rest, {Math.round(rest * 1000) / 1000}, into the drawer
+            </Button>
+          )}
+        </Box>
+      )}
       <Button
         size="small"
         color="inherit"

@@ -7,7 +7,7 @@ import type { Bolt } from '@/core/rebuild/bolts';
 import { SEEN_WORDS } from '@/core/inspect/seenAs';
 import { placeLabel, stateLabel } from '@/core/vocabulary/vocabulary';
 import type { Bicycle } from '@/model/record';
-import { signedBolts, trayFor } from '@/model/selectors';
+import { countsOf, signedBolts, trayFor } from '@/model/selectors';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
 import { dayOf } from '@/ui/format';
 
@@ -52,8 +52,8 @@ export function PrintSheet({
   const signed = signedBolts(bicycle, bolts);
   const boltById = new Map(bolts.map((bolt) => [bolt.id, bolt]));
   const balls = (['left', 'right'] as const)
-    .filter((side) => tray.balls[side].in !== null)
-    .map((side) => `${tray.balls[side].in} ${side}`);
+    .filter((side) => countsOf(tray, side).in !== null)
+    .map((side) => `${countsOf(tray, side).in} ${side}`);
   const untouched = [...new Set(findings.map((each) => each.place))]
     .filter((place) => findings.every((each) => each.place !== place || each.state === 'not-looked-at'))
     .map(placeLabel);

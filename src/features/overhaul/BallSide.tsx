@@ -1,17 +1,10 @@
 'use client';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import { ballsDue, checkCounts, type MismatchAnswer } from '@/core/bearings/counts';
+import { ballsDue, checkCounts } from '@/core/bearings/counts';
+import { ballRowLabel } from '@/core/strip/tray';
 import type { SideCount } from '@/model/record';
-import { stateColour } from '@/ui/StateMark';
 import { BallCounter } from '../strip/BallCounter';
-
-const ANSWERS: Record<MismatchAnswer, string> = {
-  lost: 'One was lost',
-  split: 'One was split',
-  'came-short': 'It came short',
-  'came-overfull': 'It came overfull',
-};
+import { CountQuestion } from '../strip/CountQuestion';
 
 /** Three numbers of one side: out, holds, in. What does not agree is asked about. */
 export function BallSide({
@@ -19,16 +12,15 @@ export function BallSide({
   counts,
   onChange,
 }: {
-  side: 'left' | 'right';
+  side: string;
   counts: SideCount;
   onChange(changes: Partial<SideCount>): void;
 }) {
-  const { question, answers, settled } = checkCounts(counts);
   const due = ballsDue(counts);
   return (
-    <Box role="group" aria-label={`Balls, ${side} side`}>
+    <Box role="group" aria-label={`Balls, ${ballRowLabel(side).toLowerCase()}`}>
       <Box sx={{ fontWeight: 640, mb: 1 }}>
-        {side === 'left' ? 'Left' : 'Right'} side{' '}
+        {ballRowLabel(side)}{' '}
         {due !== null && (
           <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
             {due} belong
@@ -44,28 +36,7 @@ export function BallSide({
         />
         <BallCounter label={`in, ${side}`} count={counts.in} onCount={(put) => onChange({ in: put, answer: null })} />
       </Box>
-      {question && (
-        <Box
-          role="status"
-          sx={{ mt: 1.5, borderLeft: '3px solid', borderColor: stateColour(settled ? 'watch' : 'replace'), pl: 1.5 }}
-        >
-          <Box sx={{ fontWeight: 620 }}>
-            {question} {settled ? '' : 'What happened?'}
-          </Box>
-          <Box sx={{ display: 'flex', gap: 1, mt: 1, flexWrap: 'wrap' }}>
-            {answers.map((answer) => (
-              <Button
-                key={answer}
-                variant={counts.answer === answer ? 'contained' : 'outlined'}
-                aria-pressed={counts.answer === answer}
-                onClick={() => onChange({ answer })}
-              >
-                {ANSWERS[answer]}
-              </Button>
-            ))}
-          </Box>
-        </Box>
-      )}
+      <CountQuestion check={checkCounts(counts)} answer={counts.answer} onAnswer={(answer) => onChange({ answer })} />
     </Box>
   );
 }

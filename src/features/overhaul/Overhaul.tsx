@@ -6,10 +6,9 @@ import type { BallCount } from '@/core/bearings/ballCount';
 import type { Grade } from '@/core/bearings/grade';
 import type { IdentifiedBall } from '@/core/bearings/identifyBall';
 import { ballHint } from '@/core/bearings/plausible';
-import { frontHub } from '@/core/strip/assembly';
 import { stateOf } from '@/core/vocabulary/vocabulary';
 import type { Tray } from '@/model/record';
-import { beforeFromLookOver, trayFor } from '@/model/selectors';
+import { beforeFromLookOver, countsOf, trayFor } from '@/model/selectors';
 import { Choices } from '@/ui/Choices';
 import { ReadingField } from '@/ui/ReadingField';
 import { BigNumber, Section } from '@/ui/Section';
@@ -104,7 +103,7 @@ function Balls({ send, tray }: Pick<StageProps, 'send'> & { tray: Tray }) {
   const note = (changes: Partial<Pick<Tray, 'ballReadingsMm' | 'instrument' | 'overBallsMm'>>) =>
     send({ type: 'noteTray', place: tray.place, changes });
   return (
-    <Section title="Balls" aside={`usual here: ${frontHub.ballSet.fractionIn} in; count and measure`}>
+    <Section title="Balls" aside={`usual here: 3/16 in; count and measure`}>
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'start' }}>
         <ReadingField
           label="One ball"
@@ -200,7 +199,7 @@ function Balls({ send, tray }: Pick<StageProps, 'send'> & { tray: Tray }) {
           <BallSide
             key={side}
             side={side}
-            counts={tray.balls[side]}
+            counts={countsOf(tray, side)}
             onChange={(changes) => send({ type: 'countBalls', place: tray.place, side, changes })}
           />
         ))}
@@ -306,7 +305,7 @@ function FromLookOver({ bicycle, send, tray }: StageProps & { tray: Tray }) {
 
 /** The front hub, overhauled: before, balls, a look, the cone, after. */
 export function Overhaul({ bicycle, send }: StageProps) {
-  const tray = trayFor(bicycle, frontHub.place);
+  const tray = trayFor(bicycle, 'hub.front');
   return (
     <>
       <Section title="Front hub, before the spanner">

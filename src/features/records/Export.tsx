@@ -38,6 +38,7 @@ export function Export() {
         settings,
         currency: settings.currency,
         at,
+        stock: Object.values(workshop.store.getState().stock),
       });
       saveFile(zipBlob(zip), `${fileName(settings.name)}-${at.slice(0, 10)}.zip`);
       await workshop.markExported();

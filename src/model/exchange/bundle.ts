@@ -1,6 +1,13 @@
 import { z } from 'zod';
 import { openBicycle, openSettings } from '../migrate';
-import { bicycleRecord, SCHEMA_VERSION, workshopSettings, type Bicycle, type WorkshopSettings } from '../record';
+import {
+  bicycleRecord,
+  SCHEMA_VERSION,
+  stockItem,
+  workshopSettings,
+  type Bicycle,
+  type WorkshopSettings,
+} from '../record';
 
 /** What an export says it is. Raised when `workshop.json` itself changes its shape. */
 export const FORMAT = 'ergasto-workshop';
@@ -16,6 +23,8 @@ export const workshopFile = z.strictObject({
   scope: z.enum(['workshop', 'bicycles']),
   settings: workshopSettings.nullable(),
   bicycles: z.array(bicycleRecord).max(5000),
+  /** The drawer; exports of a single bicycle carry none. */
+  stock: z.array(stockItem).max(20_000).default([]),
   /** Photographs and sounds that lie in `photos/`, by id. */
   blobs: z.array(
     z.strictObject({ id: z.string().min(1).max(80), file: z.string().max(120), type: z.string().max(80) }),

@@ -4,7 +4,7 @@ import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Bicycle } from '../record';
 
 /** A cell that a spreadsheet would run as a formula is led by an apostrophe, which makes it text. */
-function harmless(value: string | number | null): string {
+export function harmless(value: string | number | null): string {
   if (value === null) return '';
   const text = String(value);
   return /^[=+\-@\t\r]/.test(text) && typeof value === 'string' ? `'${text}` : text;

@@ -15,6 +15,7 @@ export type KeyId =
   | 'shortcuts'
   | 'undo'
   | 'redo'
+  | 'gauges'
   | 'search'
   | 'add'
   | 'find-place'
@@ -44,6 +45,7 @@ export const KEYMAP: readonly KeyRow[] = [
   { id: 'shortcuts', scope: 'everywhere', keys: ['?'], words: 'These keys' },
   { id: 'undo', scope: 'everywhere', keys: ['Mod+z'], words: 'Take the last change back' },
   { id: 'redo', scope: 'everywhere', keys: ['Mod+Shift+z', 'Mod+y'], words: 'Do it again' },
+  { id: 'gauges', scope: 'everywhere', keys: ['g'], words: 'The gauge drawer: what is it?' },
   { id: 'search', scope: 'floor', keys: ['/'], words: 'Search the floor' },
   { id: 'add', scope: 'floor', keys: ['a'], words: 'A bicycle comes in' },
   { id: 'find-place', scope: 'bicycle', keys: ['/'], words: 'Find a place on the drawing' },

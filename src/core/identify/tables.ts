@@ -1,0 +1,93 @@
+import { z } from 'zod';
+import ballsJson from '../bearings/data/balls.json';
+import ballSetsJson from '../bearings/data/ballSets.json';
+import cartridgesJson from '../bearings/data/cartridges.json';
+import { defineCalculator } from '../calculator';
+import bottomBracketsJson from './data/bottomBrackets.json';
+import cablePullJson from './data/cablePull.json';
+import freewheelsJson from './data/freewheels.json';
+import headsetsJson from './data/headsets.json';
+import hubAxlesJson from './data/hubAxles.json';
+import hubMountsJson from './data/hubMounts.json';
+import lubricantsJson from './data/lubricants.json';
+import nipplesJson from './data/nipples.json';
+import overLocknutJson from './data/overLocknut.json';
+import pedalsJson from './data/pedals.json';
+import postsAndBarsJson from './data/postsAndBars.json';
+import rimPropertiesJson from './data/rimProperties.json';
+import rimWidthsJson from './data/rimWidths.json';
+import spokesJson from './data/spokes.json';
+import spokeTensionsJson from './data/spokeTensions.json';
+import wheelSizesJson from './data/wheelSizes.json';
+
+type Cell = string | number | null;
+const row = z.record(z.string(), z.union([z.string(), z.number(), z.null()]));
+
+const TABLES: { id: string; label: string; rows: Record<string, Cell>[] }[] = (
+  [
+    ['bottom-brackets', 'Bottom brackets', bottomBracketsJson],
+    ['headsets', 'Headsets', headsetsJson],
+    ['hub-axles', 'Hub axles', hubAxlesJson],
+    ['over-locknut', 'Over-locknut widths', overLocknutJson],
+    ['freewheels', 'Freewheels and fixed cogs', freewheelsJson],
+    ['hub-mounts', 'What a hub takes', hubMountsJson],
+    ['pedals', 'Pedal threads', pedalsJson],
+    ['posts-and-bars', 'Posts, stems and bars', postsAndBarsJson],
+    ['wheel-sizes', 'Wheel sizes', wheelSizesJson],
+    ['rim-widths', 'Rim and tyre widths', rimWidthsJson],
+    ['spokes', 'Spokes', spokesJson],
+    ['nipples', 'Nipples', nipplesJson],
+    ['spoke-tensions', 'Spoke tensions', spokeTensionsJson],
+    ['rims', 'Rims', rimPropertiesJson],
+    ['balls', 'Balls', ballsJson],
+    ['ball-sets', 'Balls by place', ballSetsJson],
+    ['cartridges', 'Cartridge bearings', cartridgesJson],
+    ['lubricants', 'Lubricants', lubricantsJson],
+    ['cable-pull', 'Cable pull', cablePullJson],
+  ] as const
+).map(([id, label, json]) => ({ id, label, rows: z.array(row).parse(json) }));
+
+const MOST_ROWS = 60;
+
+const input = z.strictObject({
+  search: z.string().max(80).default('').describe('words, each of which must stand somewhere in the row'),
+  table: z.string().max(40).nullable().default(null),
+});
+
+export interface FoundRow {
+  table: string;
+  label: string;
+  cells: Record<string, string | number>;
+}
+
+/**
+ * Rows of the shipped tables in which every word of the search stands, at most sixty. Errors: none but a shape that does
+ * not fit. Example: `{ search: 'italian 24' }` finds the Italian bottom bracket and freewheel.
+ */
+export const identifyTables = defineCalculator({
+  id: 'identify.tables',
+  title: 'Look something up in the tables',
+  input,
+  run({ search, table }): { rows: FoundRow[]; found: number; tables: { id: string; label: string; rows: number }[] } {
+    const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+    const rows = TABLES.filter((each) => table === null || each.id === table).flatMap(({ id, label, rows: all }) =>
+      all
+        .filter((cells) => {
+          const text = `${label} ${Object.values(cells).join(' ')}`.toLowerCase();
+          return words.every((word) => text.includes(word));
+        })
+        .map((cells): FoundRow => ({
+          table: id,
+          label,
+          cells: Object.fromEntries(
+            Object.entries(cells).filter((each): each is [string, string | number] => each[1] !== null),
+          ),
+        })),
+    );
+    return {
+      rows: rows.slice(0, MOST_ROWS),
+      found: rows.length,
+      tables: TABLES.map(({ id, label, rows: all }) => ({ id, label, rows: all.length })),
+    };
+  },
+});

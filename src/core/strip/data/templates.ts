@@ -1,0 +1,130 @@
+import { z } from 'zod';
+import { parseTable, provenance } from '../../table';
+import { FASTENERS } from './threadHands';
+import assembliesJson from './assemblies.json';
+import partKindsJson from './partKinds.json';
+import partsJson from './assemblyParts.json';
+import stepsJson from './assemblySteps.json';
+import orderJson from './stripOrder.json';
+
+export const SHAPES = [
+  'hex',
+  'bolt',
+  'spring',
+  'disc',
+  'tube',
+  'cone',
+  'cap',
+  'balls',
+  'cage',
+  'axle',
+  'hub',
+  'cogs',
+  'ring',
+  'arm',
+  'clip',
+  'cup',
+  'fork',
+  'cartridge',
+  'stem',
+  'quill',
+  'wedge',
+  'crank',
+  'pedal',
+  'cable',
+  'pad',
+  'block',
+] as const;
+export type PartShape = (typeof SHAPES)[number];
+
+const yesNo = z.enum(['yes', 'no']);
+const side = z.string().nullable();
+const list = (joined: string | null) => (joined === null ? [] : joined.split('|'));
+
+/** Kinds of part: what they are made of, how dirty they usually are, what they displace, how they are drawn. */
+export const partKinds = new Map(
+  parseTable(
+    z.strictObject({
+      id: z.string(),
+      label: z.string(),
+      materials: z.string(),
+      soil: z.enum(['oil', 'old-grease', 'mud', 'rust']),
+      volumeMl: z.number(),
+      shape: z.enum(SHAPES),
+      lengthMm: z.number(),
+      diameterMm: z.number(),
+      boreMm: z.number(),
+      ...provenance,
+    }),
+    partKindsJson,
+  ).map((row) => [row.id, { ...row, materials: list(row.materials) }]),
+);
+
+/** Assemblies that come apart into a tray of their own. */
+export const assemblyRows = parseTable(
+  z.strictObject({
+    id: z.string(),
+    title: z.string(),
+    places: z.string(),
+    applies: z.string().nullable(),
+    axis: z.string(),
+    balls: z.string().nullable(),
+    stuck: z.string().nullable(),
+    needs: z.enum(['asked']).nullable(),
+    ...provenance,
+  }),
+  assembliesJson,
+).map((row) => ({ ...row, places: list(row.places), balls: list(row.balls?.replaceAll(';', '|') ?? null) }));
+
+/** Their parts, as they lie along the axis. */
+export const partRows = parseTable(
+  z.strictObject({
+    assembly: z.string(),
+    id: z.string(),
+    kind: z.string(),
+    label: z.string().nullable(),
+    side,
+    facing: z.string().nullable(),
+    ...provenance,
+  }),
+  partsJson,
+);
+
+/** Their steps, in the order of the work. */
+export const stepRows = parseTable(
+  z.strictObject({
+    assembly: z.string(),
+    id: z.string(),
+    title: z.string(),
+    tool: z.string(),
+    fastener: z.enum(FASTENERS).nullable(),
+    side,
+    nuttedOnly: yesNo,
+    takes: z.string().nullable(),
+    photo: yesNo,
+    count: z.string().nullable(),
+    forget: z.string().nullable(),
+    ...provenance,
+  }),
+  stepsJson,
+).map((row) => ({ ...row, takes: list(row.takes) }));
+
+/** What has to come before what, between assemblies and within one. */
+export const orderRows = parseTable(
+  z.strictObject({
+    before: z.string(),
+    beforeStep: z.string(),
+    beforeEnd: z.string().nullable(),
+    after: z.string(),
+    afterStep: z.string(),
+    why: z.string(),
+    ...provenance,
+  }),
+  orderJson,
+).map((row) => ({
+  ...row,
+  before: list(row.before),
+  beforeStep: list(row.beforeStep),
+  after: list(row.after),
+  afterStep: list(row.afterStep),
+}));

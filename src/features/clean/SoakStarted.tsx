@@ -1,0 +1,38 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import type { Timer } from '@/model/record';
+import { clockTime } from '@/ui/format';
+import { PrintAlone } from '@/ui/PrintAlone';
+import { saveAlarm } from './alarm';
+
+/** After a soak was started: a closed page is silent, so an alarm for the calendar and a large note for the door. */
+export function SoakStarted({ timer, onClose }: { timer: Timer; onClose(): void }) {
+  const startMs = Date.parse(timer.startedAt);
+  const dueAtMs = startMs + timer.minutes * 60_000;
+  return (
+    <PrintAlone
+      label="The soak is running"
+      onClose={onClose}
+      extra={
+        <Button variant="outlined" onClick={() => void saveAlarm(timer, dueAtMs)}>
+          Calendar alarm
+        </Button>
+      }
+    >
+      <Box sx={{ fontSize: '1.1rem' }}>{timer.label}</Box>
+      <Box sx={{ fontSize: { xs: '3.2rem', sm: '5rem' }, fontWeight: 700, lineHeight: 1.05, my: 1 }}>
+        out by {clockTime(new Date(dueAtMs))}
+      </Box>
+      {timer.maxMinutes !== null && (
+        <Box sx={{ fontSize: '1.3rem', fontWeight: 640 }}>
+          never past {clockTime(new Date(startMs + timer.maxMinutes * 60_000))}
+        </Box>
+      )}
+      <Box sx={{ mt: 1.5 }}>{timer.next}</Box>
+      <Box className="no-print" sx={{ mt: 2, borderLeft: '3px solid #111', pl: 1.5 }}>
+        A closed page is silent: put the alarm into the calendar, or print this and hang it up.
+      </Box>
+    </PrintAlone>
+  );
+}

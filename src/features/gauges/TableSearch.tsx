@@ -1,0 +1,88 @@
+'use client';
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import type { FoundRow } from '@/core/identify/tables';
+import { RuledList } from '@/ui/RuledList';
+import { useReckon } from '../workshop/useReckon';
+
+interface Found {
+  rows: FoundRow[];
+  found: number;
+  tables: { id: string; label: string; rows: number }[];
+}
+
+/** A column of a table in words. Example: `overLocknutMm` → "over locknut mm". */
+const column = (key: string) => key.replace(/([A-Z]+)/g, ' $1').toLowerCase();
+const HEADS = ['name', 'code', 'mount', 'class', 'rimClass', 'fractionIn', 'place', 'familyKey'];
+const HIDDEN = new Set(['source', 'confidence', 'note', 'caution']);
+
+function Row({ row }: { row: FoundRow }) {
+  const head = HEADS.find((key) => key in row.cells);
+  const rest = Object.entries(row.cells).filter(([key]) => key !== head && !HIDDEN.has(key));
+  const words = row.cells.caution ?? row.cells.note;
+  return (
+    <Box component="li" sx={{ py: 1.25 }}>
+      <Box sx={{ fontWeight: 650 }}>
+        {head ? row.cells[head] : row.label}{' '}
+        <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary', fontSize: '0.86rem' }}>
+          {row.label}
+        </Box>
+      </Box>
+      <Box sx={{ fontSize: '0.92rem' }}>
+        {rest.map(([key, value]) => `${column(key)} ${String(value).replaceAll('|', ' / ')}`).join(' · ')}
+      </Box>
+      {words && <Box sx={{ fontSize: '0.92rem', mt: 0.25 }}>{words}</Box>}
+      <Box sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>
+        {row.cells.source}, {row.cells.confidence} confidence
+      </Box>
+    </Box>
+  );
+}
+
+/** Every shipped table, searched by words. */
+export function TableSearch() {
+  const [search, setSearch] = useState('');
+  const [table, setTable] = useState('');
+  const { output } = useReckon<Found>('identify.tables', { search, table: table || null });
+  return (
+    <Box sx={{ mt: 2.5 }}>
+      <Box sx={{ display: 'flex', gap: 1.5, mb: 1.5, flexWrap: 'wrap' }}>
+        <TextField
+          label="Words"
+          value={search}
+          onChange={(event) => setSearch(event.target.value.slice(0, 80))}
+          sx={{ flex: 1, minWidth: 180 }}
+          autoFocus
+        />
+        <TextField
+          select
+          label="Table"
+          value={table}
+          onChange={(event) => setTable(event.target.value)}
+          sx={{ minWidth: 180 }}
+        >
+          <MenuItem value="">All of them</MenuItem>
+          {output?.tables.map((each) => (
+            <MenuItem key={each.id} value={each.id}>
+              {each.label}
+            </MenuItem>
+          ))}
+        </TextField>
+      </Box>
+      {output && (
+        <Box role="status" sx={{ color: 'text.secondary', mb: 1 }}>
+          {output.found === 0
+            ? 'No row has all of these words.'
+            : `${output.found} rows${output.found > output.rows.length ? `, the first ${output.rows.length} shown` : ''}`}
+        </Box>
+      )}
+      <RuledList aria-label="Rows found">
+        {output?.rows.map((row, i) => (
+          <Row key={`${row.table} ${i}`} row={row} />
+        ))}
+      </RuledList>
+    </Box>
+  );
+}

@@ -1,0 +1,229 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useEffect, useState } from 'react';
+import { placeLabel } from '@/core/vocabulary/vocabulary';
+import { readStockCsv, stockCsv } from '@/model/exchange/stockCsv';
+import type { StockItem } from '@/model/record';
+import { inStock, stockCosts } from '@/model/stock';
+import { newId } from '@/store/browser';
+import { FileButton } from '@/ui/FileButton';
+import { money } from '@/ui/format';
+import { RuledList } from '@/ui/RuledList';
+import { saveFile } from '@/ui/saveFile';
+import { BigNumber, Section } from '@/ui/Section';
+import { TopBar } from '../bike/TopBar';
+import { useSettings, useWorkshop, useWorkshopState } from '../workshop/WorkshopProvider';
+import { StockDialog } from './StockDialog';
+
+const STATE_WORDS: Record<StockItem['state'], string> = { new: 'new', good: 'good', worn: 'worn' };
+
+function Row({
+  item,
+  cost,
+  currency,
+  onOpen,
+  onGone,
+}: {
+  item: StockItem;
+  cost: number | null;
+  currency: string;
+  onOpen(): void;
+  onGone(): void;
+}) {
+  return (
+    <Box
+      component="li"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: 'minmax(0, 1fr) auto', sm: 'minmax(0, 1fr) 130px auto' },
+        gap: 2,
+        alignItems: 'center',
+        py: 0.5,
+      }}
+    >
+      <Box
+        component="button"
+        onClick={onOpen}
+        sx={{
+          all: 'unset',
+          cursor: 'pointer',
+          minHeight: 56,
+          py: 0.75,
+          boxSizing: 'border-box',
+          '&:focus-visible': { outline: '3px solid', outlineColor: 'primary.main' },
+        }}
+      >
+        <Box sx={{ fontWeight: 640 }}>
+          {item.quantity !== 1 && `${Math.round(item.quantity * 1000) / 1000} × `}
+          {item.label}
+          {item.size && (
+            <Box component="span" sx={{ fontWeight: 400 }}>
+              {' '}
+              {item.size}
+            </Box>
+          )}
+        </Box>
+        <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
+          {[STATE_WORDS[item.state], placeLabel(item.place).toLowerCase(), item.from && `from ${item.from}`]
+            .filter(Boolean)
+            .join(' · ')}
+        </Box>
+      </Box>
+      <Box sx={{ textAlign: 'right', display: { xs: 'none', sm: 'block' } }}>
+        <Box sx={{ fontSize: '1.2rem', fontWeight: 660 }}>{cost === null ? '–' : money(cost, currency)}</Box>
+        <Box sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>
+          {cost === null ? 'cost not known' : item.cost === null ? 'share of its donor' : 'what it cost'}
+        </Box>
+      </Box>
+      <Button color="inherit" onClick={onGone} aria-label={`Used or thrown away: ${item.label}`} sx={{ minHeight: 56 }}>
+        Gone
+      </Button>
+    </Box>
+  );
+}
+
+/** The drawer and the donors: what lies there, where it came from and what it cost. */
+export function StockPage() {
+  const workshop = useWorkshop();
+  const { currency } = useSettings();
+  const stock = useWorkshopState((state) => state.stock);
+  const summaries = useWorkshopState((state) => state.summaries);
+  const [search, setSearch] = useState('');
+  const [open, setOpen] = useState<Partial<StockItem> | null>(null);
+  const [errors, setErrors] = useState<string[]>([]);
+  useEffect(() => {
+    document.title = 'The drawer · Ergasto';
+  }, []);
+  const all = Object.values(stock);
+  const costs = stockCosts(all, summaries);
+  const here = inStock(stock);
+  const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+  const shown = here
+    .filter((item) => {
+      const text = `${item.label} ${item.size} ${item.state} ${item.from} ${placeLabel(item.place)}`.toLowerCase();
+      return words.every((word) => text.includes(word));
+    })
+    .sort(
+      (a, b) => placeLabel(a.place).localeCompare(placeLabel(b.place), 'en') || a.label.localeCompare(b.label, 'en'),
+    );
+  const known = here.reduce((sum, item) => sum + (costs.get(item.id) ?? 0), 0);
+  const donors = Object.values(summaries).filter((row) => row.brief === 'donor' && row.archivedAt === null);
+  const now = () => new Date().toISOString();
+  async function take(file: File) {
+    const read = readStockCsv(await file.text(), newId, now());
+    setErrors(read.ok ? [] : read.errors.slice(0, 8));
+    if (!read.ok) return;
+    // A list that was exported and edited is as new as its taking in.
+    if (await workshop.putStock(read.items.map((item) => ({ ...item, at: now() }))))
+      workshop.say(`${read.items.length === 1 ? 'One item' : `${read.items.length} items`} taken into the drawer`);
+  }
+  return (
+    <>
+      <TopBar>
+        <Box component="h1" sx={{ m: 0, fontSize: '1.1rem', fontWeight: 640 }}>
+          The drawer
+        </Box>
+      </TopBar>
+      <Box component="main" sx={{ px: { xs: 2, md: 5 }, py: { xs: 2, md: 4 }, maxWidth: 900, mx: 'auto' }}>
+        <Section title="In stock" aside={here.length ? `${here.length} kinds of thing` : undefined}>
+          <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'center', mb: 2 }}>
+            {here.length > 0 && <BigNumber value={money(known, currency)} label="lies here, at what it cost" />}
+            <TextField
+              label="Search"
+              value={search}
+              onChange={(event) => setSearch(event.target.value)}
+              sx={{ flex: 1, minWidth: 180 }}
+            />
+            <Button variant="contained" sx={{ minHeight: 56 }} onClick={() => setOpen({})}>
+              Put something in
+            </Button>
+          </Box>
+          {here.length === 0 && (
+            <Typography sx={{ color: 'text.secondary' }}>
+              The drawer is empty. Parts come here from the trays at Strip, from packs that were not used up, or by
+              hand.
+            </Typography>
+          )}
+          {here.length > 0 && shown.length === 0 && <Typography>Nothing here has all of these words.</Typography>}
+          <RuledList aria-label="Parts in stock">
+            {shown.map((item) => (
+              <Row
+                key={item.id}
+                item={item}
+                cost={costs.get(item.id) ?? null}
+                currency={currency}
+                onOpen={() => setOpen(item)}
+                onGone={() =>
+                  void workshop.putStock([
+                    { ...item, cost: costs.get(item.id) ?? item.cost, quantity: 0, at: now(), goneAt: now() },
+                  ])
+                }
+              />
+            ))}
+          </RuledList>
+        </Section>
+        {donors.length > 0 && (
+          <Section title="Donors" aside="what was paid, shared over its parts by what they are worth">
+            <RuledList>
+              {donors.map((donor) => {
+                const parts = all.filter((item) => item.bicycle === donor.id);
+                const shared = parts.reduce((sum, item) => sum + (costs.get(item.id) ?? 0), 0);
+                return (
+                  <Box
+                    component="li"
+                    key={donor.id}
+                    sx={{ py: 1.25, display: 'flex', justifyContent: 'space-between', gap: 2 }}
+                  >
+                    <Box>
+                      <b>{donor.name}</b>
+                      <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
+                        {parts.length === 0
+                          ? 'no part taken yet'
+                          : `${parts.length === 1 ? 'one part' : `${parts.length} parts`} taken`}
+                      </Box>
+                    </Box>
+                    <Box sx={{ textAlign: 'right' }}>
+                      <Box sx={{ fontWeight: 650 }}>{money(donor.paid, currency)} paid</Box>
+                      <Box sx={{ fontSize: '0.9rem' }}>{money(shared, currency)} on its parts</Box>
+                    </Box>
+                  </Box>
+                );
+              })}
+            </RuledList>
+          </Section>
+        )}
+        <Section title="As a table">
+          <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
+            <Button
+              variant="outlined"
+              color="inherit"
+              sx={{ minHeight: 56 }}
+              disabled={all.length === 0}
+              onClick={() => saveFile(new Blob([stockCsv(all)], { type: 'text/csv' }), 'stock.csv')}
+            >
+              Export as CSV
+            </Button>
+            <FileButton accept=".csv,text/csv" inputLabel="Take in a CSV of stock" onFile={(file) => void take(file)}>
+              Take in a CSV
+            </FileButton>
+          </Box>
+          {errors.length > 0 && (
+            <Box role="alert" sx={{ mt: 1.5, color: 'error.main' }}>
+              Nothing was taken in.
+              {errors.map((words) => (
+                <Box key={words}>{words}</Box>
+              ))}
+            </Box>
+          )}
+          <Typography variant="body2" sx={{ color: 'text.secondary', mt: 1.5, maxWidth: '62ch' }}>
+            A list of your own needs the columns what, state (new, good, worn) and quantity; sums in whole minor units.
+          </Typography>
+        </Section>
+      </Box>
+      {open && <StockDialog draft={open} onClose={() => setOpen(null)} />}
+    </>
+  );
+}

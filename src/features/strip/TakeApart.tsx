@@ -1,0 +1,143 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import { checkAlike } from '@/core/bearings/counts';
+import type { StripOrder } from '@/core/strip/order';
+import { ballRowLabel, turnAt, type Assembly, type AssemblyStep } from '@/core/strip/tray';
+import type { Tray } from '@/model/record';
+import { countsOf } from '@/model/selectors';
+import { RuledList } from '@/ui/RuledList';
+import { stateColour } from '@/ui/StateMark';
+import { StepPhotos } from '../photos/StepPhotos';
+import type { StageProps } from '../workshop/WorkshopProvider';
+import { CountOut } from './CountOut';
+import { CountQuestion } from './CountQuestion';
+import { Tricks } from './Tricks';
+import { WhichWay } from './WhichWay';
+
+export interface TrayProps extends StageProps {
+  assembly: Assembly;
+  tray: Tray;
+}
+
+function Step({
+  bicycle,
+  send,
+  assembly,
+  tray,
+  step,
+  number,
+  current,
+  blocked,
+}: TrayProps & { step: AssemblyStep; number: number; current: boolean; blocked: string[] }) {
+  const done = tray.doneSteps.includes(step.id);
+  const question = turnAt(step, bicycle.kind, 'loosen');
+  const mark = (to: boolean) =>
+    send({ type: 'markStep', place: assembly.place, step: step.id, done: to, takes: step.takes });
+  const uncounted = step.count !== null && countsOf(tray, step.count).out === null;
+  return (
+    <Box component="li" sx={{ py: 0.5, color: done && !current ? 'text.secondary' : 'text.primary' }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '56px minmax(0, 1fr)', gap: 0.5 }}>
+        <Checkbox
+          checked={done}
+          onChange={(event) => mark(event.target.checked)}
+          slotProps={{ input: { 'aria-label': `Step ${number}: ${step.title}` } }}
+          sx={{ alignSelf: 'start', width: 56, height: 56 }}
+        />
+        <Box sx={{ pt: current ? 1.4 : 1.9, pb: current ? 1 : 0 }}>
+          <Box sx={{ fontWeight: 620, fontSize: current ? '1.3rem' : '1rem', lineHeight: 1.25 }}>{step.title}</Box>
+          {current && (
+            <>
+              <Box sx={{ mt: 0.5 }}>
+                <Box component="span" sx={{ color: 'text.secondary' }}>
+                  Tool:{' '}
+                </Box>
+                {step.tool}
+              </Box>
+              {blocked.map((words) => (
+                <Box
+                  key={words}
+                  role="note"
+                  sx={{
+                    mt: 1,
+                    borderLeft: '3px solid',
+                    borderColor: stateColour('service'),
+                    pl: 1.5,
+                    maxWidth: '58ch',
+                  }}
+                >
+                  {words}
+                </Box>
+              ))}
+              {question && <WhichWay question={question} />}
+              {step.forget && (
+                <Box sx={{ mt: 0.5, maxWidth: '58ch' }}>
+                  <b>Often forgotten:</b> {step.forget}
+                </Box>
+              )}
+              {step.photo && (
+                <StepPhotos bicycle={bicycle} send={send} place={assembly.place} step={step.id} title={step.title} />
+              )}
+            </>
+          )}
+          {step.count && (current || done) && (
+            <CountOut send={send} assembly={assembly} tray={tray} row={step.count} what="out" />
+          )}
+          {current && (
+            <>
+              <Box sx={{ mt: 2, display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+                <Button
+                  variant="contained"
+                  sx={{ minHeight: 56, px: 4 }}
+                  disabled={uncounted}
+                  onClick={() => mark(true)}
+                >
+                  Done, next step
+                </Button>
+                {uncounted && <Box sx={{ fontSize: '0.9rem' }}>Count them out first.</Box>}
+              </Box>
+              <Tricks bicycle={bicycle} send={send} assembly={assembly.id} step={step.id} />
+            </>
+          )}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+/** The steps of one assembly, the one at hand opened: tool, which way, what is forgotten, photograph, count. */
+export function TakeApart({ bicycle, send, assembly, tray, order }: TrayProps & { order: StripOrder | null }) {
+  const current = assembly.steps.find((step) => !tray.doneSteps.includes(step.id));
+  const by = order?.blocked.find((each) => each.place === assembly.place)?.by ?? [];
+  const alike = checkAlike(
+    assembly.balls.map((row) => ({ ...row, label: ballRowLabel(row.id), counts: countsOf(tray, row.id) })),
+  );
+  const firstRow = assembly.balls[0]?.id;
+  return (
+    <>
+      {firstRow && (
+        <CountQuestion
+          check={alike}
+          answer={assembly.balls.map((row) => countsOf(tray, row.id).answer).find((each) => each !== null) ?? null}
+          onAnswer={(answer) => send({ type: 'countBalls', place: tray.place, side: firstRow, changes: { answer } })}
+        />
+      )}
+      <RuledList ordered>
+        {assembly.steps.map((step, i) => (
+          <Step
+            key={step.id}
+            bicycle={bicycle}
+            send={send}
+            assembly={assembly}
+            tray={tray}
+            step={step}
+            number={i + 1}
+            current={step.id === current?.id}
+            blocked={step.id === current?.id ? [...new Set(by.map((each) => each.why))] : []}
+          />
+        ))}
+      </RuledList>
+    </>
+  );
+}

@@ -1,0 +1,183 @@
+'use client';
+import ArrowBack from '@mui/icons-material/ArrowBack';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import Link from 'next/link';
+import { useState } from 'react';
+import type { StripOrder } from '@/core/strip/order';
+import { partIn, partWords, type Assembly } from '@/core/strip/tray';
+import { placeLabel } from '@/core/vocabulary/vocabulary';
+import { trayFor } from '@/model/selectors';
+import { newId } from '@/store/browser';
+import { Choices } from '@/ui/Choices';
+import { KeptText } from '@/ui/KeptText';
+import { Section } from '@/ui/Section';
+import { benchHref } from '../bike/bench';
+import { LooseButton } from '../rebuild/LooseEnds';
+import { StockDialog } from '../stock/StockDialog';
+import type { StageProps } from '../workshop/WorkshopProvider';
+import { ExplodedLine } from './ExplodedLine';
+import { PartList } from './PartList';
+import { PutBack } from './PutBack';
+import { newSeized, StuckParts } from './StuckParts';
+import { TakeApart } from './TakeApart';
+import { TrayLabel } from './TrayLabel';
+
+const WAYS = [
+  { id: 'apart', label: 'Take apart' },
+  { id: 'back', label: 'Put back' },
+] as const;
+type Way = (typeof WAYS)[number]['id'];
+
+/** One tray: its line of parts, its steps one way or its parts the other, and what lies in it. */
+export function TrayView({
+  bicycle,
+  send,
+  assembly,
+  choices,
+  order,
+  onAll,
+}: StageProps & {
+  assembly: Assembly;
+  choices: { id: string; title: string }[];
+  order: StripOrder | null;
+  onAll(): void;
+}) {
+  const tray = trayFor(bicycle, assembly.place);
+  const current = assembly.steps.find((step) => !tray.doneSteps.includes(step.id));
+  const [way, setWay] = useState<Way>(() => (current === undefined || tray.backIn.length > 0 ? 'back' : 'apart'));
+  const [labelling, setLabelling] = useState(false);
+  const [stocking, setStocking] = useState<string | null>(null);
+  const [adding, setAdding] = useState(false);
+  const stuckPart = stocking === null ? null : partIn(assembly, tray.extra, stocking);
+  return (
+    <>
+      <Button color="inherit" startIcon={<ArrowBack />} onClick={onAll} sx={{ ml: -1, mb: 1, minHeight: 48 }}>
+        All trays
+      </Button>
+      <Box
+        sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'end', justifyContent: 'space-between', mb: 1 }}
+      >
+        <Typography variant="h2" sx={{ fontSize: '1.6rem' }}>
+          {assembly.title}
+        </Typography>
+        {choices.length > 1 && (
+          <TextField
+            select
+            label={`What was found: ${placeLabel(assembly.place).toLowerCase()}`}
+            value={assembly.id}
+            onChange={(event) => send({ type: 'chooseAssembly', place: assembly.place, assembly: event.target.value })}
+            sx={{ minWidth: 230, maxWidth: '100%' }}
+          >
+            {choices.map((choice) => (
+              <MenuItem key={choice.id} value={choice.id}>
+                {choice.title}
+              </MenuItem>
+            ))}
+          </TextField>
+        )}
+      </Box>
+      <ExplodedLine assembly={assembly} tray={tray} hand={way === 'apart' ? (current?.takes ?? []) : []} />
+      <Box sx={{ fontSize: '0.88rem', color: 'text.secondary', mb: 2 }}>
+        {assembly.axis.charAt(0).toUpperCase() + assembly.axis.slice(1)}. Filled and numbered: off, in the order it
+        came.
+      </Box>
+      <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center', mb: 2 }}>
+        <Choices<Way> label="Way" hideLabel options={WAYS} value={way} onChoose={setWay} />
+        <Button
+          component={Link}
+          prefetch={false}
+          href={benchHref(bicycle, way === 'apart' ? 'strip' : 'overhaul', assembly.place)}
+          variant="outlined"
+          color="inherit"
+          sx={{ minHeight: 48 }}
+        >
+          On the bench
+        </Button>
+        <Button
+          color="inherit"
+          sx={{ minHeight: 48 }}
+          onClick={() =>
+            send({
+              type: 'putSeized',
+              seized: newSeized(assembly.place, current?.title ?? assembly.title, bicycle.kind.frameMaterial),
+            })
+          }
+        >
+          It will not move
+        </Button>
+        <Button color="inherit" sx={{ minHeight: 48 }} onClick={() => setLabelling(true)}>
+          Label
+        </Button>
+      </Box>
+      <StuckParts bicycle={bicycle} send={send} place={assembly.place} />
+      {way === 'apart' ? (
+        <TakeApart bicycle={bicycle} send={send} assembly={assembly} tray={tray} order={order} />
+      ) : (
+        <>
+          <PutBack bicycle={bicycle} send={send} assembly={assembly} tray={tray} />
+          <Box sx={{ mt: 2 }}>
+            <LooseButton bicycle={bicycle} send={send} place={assembly.place} />
+          </Box>
+        </>
+      )}
+      {way === 'apart' && current === undefined && (
+        <Typography sx={{ mt: 2 }}>
+          It is apart. Its parts go to Clean next; put back, they are read from the other end.
+        </Typography>
+      )}
+      <Section title="In the tray" aside="in the order they came off">
+        {tray.order.length === 0 ? (
+          <Typography sx={{ color: 'text.secondary' }}>
+            Nothing in the tray yet. Parts lie down here as the steps are ticked.
+          </Typography>
+        ) : (
+          <PartList send={send} assembly={assembly} tray={tray} onStock={setStocking} />
+        )}
+        <Box sx={{ mt: 1 }}>
+          {adding ? (
+            <KeptText
+              label="A part that is not in the list"
+              value=""
+              width={320}
+              onKeep={(words) => {
+                setAdding(false);
+                if (words)
+                  send({ type: 'addPart', place: assembly.place, part: { id: newId(), label: words, side: null } });
+              }}
+            />
+          ) : (
+            <Button color="inherit" onClick={() => setAdding(true)} sx={{ minHeight: 48 }}>
+              One more part
+            </Button>
+          )}
+        </Box>
+      </Section>
+      <Typography variant="body2" sx={{ color: 'text.secondary', mt: 3, maxWidth: '62ch' }}>
+        {assembly.stuck} Springs and clips fly: wear eye protection. What is bonded, carbon or holds pressure is for
+        somebody qualified.
+      </Typography>
+      {labelling && (
+        <TrayLabel
+          bicycleId={bicycle.id}
+          bicycleName={bicycle.name}
+          place={assembly.place}
+          title={assembly.title}
+          onClose={() => setLabelling(false)}
+        />
+      )}
+      {stocking !== null && stuckPart && (
+        <StockDialog
+          draft={{ label: partWords(stuckPart), place: assembly.place, bicycle: bicycle.id, from: bicycle.name }}
+          onClose={(kept) => {
+            if (kept) send({ type: 'fatePart', place: assembly.place, part: stocking, fate: 'stock' });
+            setStocking(null);
+          }}
+        />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,20 @@
+'use client';
+import { useReckon } from '../workshop/useReckon';
+import type { Stuck, StuckInput } from '@/core/strip/stuck';
+import type { Seized } from '@/model/record';
+
+/** What the ladder says of a stuck part; what it costs an hour comes from the house. */
+export function useLadder(row: Seized, ratePerHour: number) {
+  const { part, partMaterial, aroundMaterial, paintMatters, partValue, aroundValue, tried } = row;
+  const input: StuckInput = {
+    part,
+    partMaterial,
+    aroundMaterial,
+    paintMatters,
+    partValue,
+    aroundValue,
+    ratePerHour,
+    tried: tried.map(({ step, soakMinutes }) => ({ step, soakMinutes })),
+  };
+  return useReckon<Stuck>('strip.stuck', input);
+}

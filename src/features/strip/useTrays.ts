@@ -1,0 +1,10 @@
+'use client';
+import type { Trays } from '@/core/strip/trays';
+import type { Bicycle } from '@/model/record';
+import { chosenAssemblies } from '@/model/selectors';
+import { useReckon } from '../workshop/useReckon';
+
+/** How this bicycle comes apart; null until the tables are there. */
+export function useTrays(bicycle: Bicycle): Trays | null {
+  return useReckon<Trays>('strip.trays', { kind: bicycle.kind, chosen: chosenAssemblies(bicycle) }).output;
+}
