@@ -72,7 +72,7 @@ test('a torque round from two metres: the band is large, a reading under it is s
 
 test('the drawing by keyboard: a place is found by letters, gone on from by arrows, and opened', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/bike?id=ferry-staff-7&stage=strip');
+  await page.goto('/bike?id=ferry-staff-7&stage=strip&tray=hub.front');
   await expect(page.getByRole('heading', { name: 'Front hub, cup and cone' })).toBeVisible();
   await page.keyboard.press('/');
   await expect(page.getByRole('combobox', { name: 'Find a place' })).toBeFocused();

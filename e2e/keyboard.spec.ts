@@ -81,21 +81,23 @@ test('a second bicycle is added and taken through all nine stages without a mous
 
   await test.step('Strip', async () => {
     await stage(page, 'Strip');
+    await press(page, button(/^Front hub, cup and cone/));
     const next = button('Done, next step');
     for (let i = 0; i < 5; i++) await press(page, next);
-    for (let i = 0; i < 10; i++) await press(page, button('out, left: one more'), 'Space');
+    for (let i = 0; i < 10; i++) await press(page, button('out, left side: one more'), 'Space');
     await press(page, next);
-    await expect(page.getByText('6 of 9 steps')).toBeVisible();
-    await expect(page.getByText('Balls, left, 10 counted out')).toBeVisible();
+    await expect(page.getByText('6 steps done')).toBeVisible();
+    await expect(button(/^Balls, left · 10 counted out/)).toBeVisible();
     await press(page, next);
-    for (let i = 0; i < 10; i++) await press(page, button('out, right: one more'), 'Space');
+    for (let i = 0; i < 10; i++) await press(page, button('out, right side: one more'), 'Space');
     await press(page, next);
     await press(page, next);
   });
 
   await test.step('Clean', async () => {
     await stage(page, 'Clean');
-    await press(page, button('Start a timer for Balls, left'));
+    await press(page, button(/^Start Tank, warm/));
+    await page.keyboard.press('Escape');
     await expect(page.getByRole('timer')).toBeVisible();
     await press(page, button('It is out'));
     await expect(page.getByText('Nothing is running.')).toBeVisible();

@@ -32,7 +32,7 @@ function kept(page: Page, workshop: string): Promise<Record<string, unknown>> {
 
 test('out, into an empty browser, and the same is there; a second time nothing is new', async ({ page, browser }) => {
   await openDemo(page);
-  await page.goto('/bike?id=green-tourer&stage=strip');
+  await page.goto('/bike?id=green-tourer&stage=strip&tray=hub.front');
   await page
     .locator('input[type=file]')
     .first()
@@ -54,7 +54,7 @@ test('out, into an empty browser, and the same is there; a second time nothing i
   await empty.getByRole('button', { name: 'Take it in' }).click();
   await expect(empty.getByText('Taken in.')).toBeVisible();
   expect(await kept(empty, 'own')).toEqual(before);
-  await empty.goto('/bike?id=green-tourer&stage=strip');
+  await empty.goto('/bike?id=green-tourer&stage=strip&tray=hub.front');
   await expect(empty.getByRole('button', { name: /^Photograph of/ }).locator('img')).toBeVisible();
   await empty.goto('/records');
   await choose();

@@ -142,6 +142,18 @@ for (const scheme of ['light', 'dark'] as const) {
     await page.goto('/bike?id=harbour-mixte&stage=decide');
     await expect(page.getByText('Estimate: Harbour mixte')).toBeVisible();
     await look('estimate');
+    await page.goto('/bike?id=ferry-staff-7&stage=strip&tray=hub.front');
+    await page.getByRole('button', { name: 'It will not move' }).click();
+    await expect(page.getByRole('list', { name: /The ladder/ })).toBeVisible();
+    await look('tray');
+    await page.keyboard.press('g');
+    await page.getByRole('textbox', { name: 'Diameter' }).fill('35');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('list', { name: 'What it may be' })).toBeVisible();
+    await look('gauges');
+    await page.goto('/stock');
+    await expect(page.getByRole('list', { name: 'Parts in stock' })).toBeVisible();
+    await look('stock');
     await page.goto('/settings');
     await expect(page.getByRole('heading', { name: 'Money and hours' })).toBeVisible();
     await look('house rules');
@@ -192,6 +204,9 @@ test('nothing is cut off on a phone', async ({ page }) => {
     '/bike?id=green-tourer&stage=buy&part=age',
     '/bike?id=grey-racer&stage=look-over',
     '/bike?id=harbour-mixte&stage=decide',
+    '/bike?id=green-tourer&stage=strip&tray=pedal.left',
+    '/bike?id=ferry-staff-7&stage=strip&tray=hub.front',
+    '/stock',
   ]) {
     await page.goto(path);
     await page.waitForTimeout(400);

@@ -76,6 +76,7 @@ test('the green tourer goes from the door to its buyer by mouse, with a reload i
 
   await test.step('Strip', async () => {
     await toStage(page, 'strip');
+    await page.getByRole('button', { name: /^Front hub, cup and cone/ }).click();
     await page
       .locator('input[type=file]')
       .first()
@@ -88,28 +89,40 @@ test('the green tourer goes from the door to its buyer by mouse, with a reload i
     await next.click();
     await next.click();
     await expect(next).toBeDisabled();
-    for (let i = 0; i < 9; i++) await page.getByRole('button', { name: 'out, left: one more' }).click();
+    for (let i = 0; i < 9; i++) await page.getByRole('button', { name: 'out, left side: one more' }).click();
     await next.click();
     await next.click();
-    for (let i = 0; i < 10; i++) await page.getByRole('button', { name: 'out, right: one more' }).click();
+    for (let i = 0; i < 10; i++) await page.getByRole('button', { name: 'out, right side: one more' }).click();
     await next.click();
     await next.click();
-    await page.getByRole('button', { name: 'Locknut, left: came off later' }).click();
+    await page.getByRole('button', { name: 'Move Locknut, left' }).focus();
+    await page.keyboard.press('Space');
+    await expect(page.getByText('Locknut, left is at 2 of 9.')).toBeAttached();
+    await page.keyboard.press('ArrowDown');
+    await expect(page.getByText('Locknut, left is at 3 of 9.')).toBeAttached();
+    await page.keyboard.press('Space');
+    await expect(page.getByText('Locknut, left laid down at 3.')).toBeAttached();
     await reload(page);
-    await expect(page.getByText('9 of 9 steps')).toBeVisible();
-    await expect(page.getByText('Balls, left, 9 counted out')).toBeVisible();
-    const tray = await page
-      .getByRole('listitem')
-      .filter({ has: page.getByRole('button', { name: /came off earlier/ }) })
-      .allTextContents();
-    expect(tray.slice(1, 3).map((text) => text.replace(/^\d+/, '').split(',')[0])).toEqual(['Keyed washer', 'Locknut']);
+    // All of it is apart, so the tray opens on its way back.
+    await expect(page.getByRole('list', { name: /Put back/ }).getByRole('checkbox')).toHaveCount(9);
+    const tray = page.getByRole('list', { name: 'In the tray, in the order they came off' });
+    await expect(tray.getByRole('button', { name: /^Balls, left · 9 counted out/ })).toBeVisible();
+    const order = await tray.getByRole('listitem').allTextContents();
+    expect(order.slice(1, 3).map((text) => text.replace(/^\d+/, '').split(',')[0])).toEqual([
+      'Keyed washer',
+      'Locknut',
+    ]);
   });
 
   await test.step('Clean', async () => {
     await toStage(page, 'clean');
-    const shell = page.getByRole('listitem').filter({ hasText: 'Hub shell with cups' }).last();
-    await expect(shell).toContainText('aluminium with steel inserts');
-    await page.getByRole('button', { name: 'Start a timer for Cone, left' }).click();
+    const hot = page.getByRole('listitem').filter({ hasText: 'Tank, warm' });
+    await expect(hot).toContainText('Cone, left');
+    // Aluminium and chrome never lie in the warm tank with it.
+    await expect(hot).not.toContainText('Hub shell');
+    await page.getByRole('button', { name: /^Start Tank, warm, 10 min/ }).click();
+    await expect(page.getByText('A closed page is silent', { exact: false })).toBeVisible();
+    await page.getByRole('button', { name: 'Close', exact: true }).click();
     await expect(page.getByRole('timer')).toContainText(/^out by \d\d:\d\d$/);
     await reload(page);
     await expect(page.getByText(/^9:\d\d left/)).toBeVisible();

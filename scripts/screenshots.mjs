@@ -37,15 +37,26 @@ const atTheDoor = async (page) => {
 const scrollTo = (heading) => (page) =>
   page.getByRole('heading', { name: heading }).evaluate((element) => element.scrollIntoView({ block: 'start' }));
 
+const measure = async (page) => {
+  await page.keyboard.press('g');
+  for (const [label, value] of [
+    ['Diameter', '35'],
+    ['Thread pitch', '1'],
+  ]) {
+    await page.getByRole('textbox', { name: label }).fill(value);
+    await page.keyboard.press('Enter');
+  }
+};
+
 const SHOTS = [
   { name: 'floor', path: '/' },
   { name: 'buy', path: `${TOURER}buy` },
   { name: 'lead', path: `${TOURER}buy&part=lead` },
   { name: 'look-over', path: `${TOURER}look-over`, act: openHanger },
-  { name: 'complaint', path: '/bike?id=grey-racer&stage=look-over' },
   { name: 'decide', path: `${STAFF}decide` },
-  { name: 'estimate', path: '/bike?id=harbour-mixte&stage=decide', act: scrollTo('The estimate') },
-  { name: 'strip', path: `${STAFF}strip` },
+  { name: 'strip', path: `${STAFF}strip&tray=hub.front` },
+  { name: 'gauges', path: `${STAFF}strip`, act: measure },
+  { name: 'stock', path: '/stock' },
   { name: 'clean-dark', path: `${STAFF}clean`, scheme: 'dark' },
   { name: 'overhaul', path: `${STAFF}overhaul`, act: scrollTo('Set the cone') },
   { name: 'rebuild', path: `${STAFF}rebuild` },
@@ -55,7 +66,12 @@ const SHOTS = [
   { name: 'records', path: '/records' },
   { name: 'floor-phone', path: '/', size: PHONE },
   { name: 'door-phone', path: `${TOURER}buy`, size: PHONE, act: atTheDoor },
-  { name: 'look-over-phone', path: `${STAFF}look-over`, size: PHONE },
+  {
+    name: 'tray-phone',
+    path: `${TOURER}strip&tray=pedal.left`,
+    size: PHONE,
+    act: scrollTo('Pedal, two rows on a sleeve, left'),
+  },
   { name: 'bench-phone', path: '/bench?id=ferry-staff-7&task=torque', size: PHONE },
 ];
 

@@ -108,7 +108,7 @@ describe('bench mode', () => {
 
   test('an empty tray has nothing to put back, and an unknown bicycle shows the way back', async () => {
     const { unmount } = await bench('id=b1&task=put-back');
-    expect(await screen.findByText('The tray is empty: nothing is off this hub.')).toBeInTheDocument();
+    expect(await screen.findByText('The tray is empty: nothing is off here.')).toBeInTheDocument();
     unmount();
     await bench('id=nobody');
     expect(await screen.findByRole('heading', { name: 'There is no such bicycle here' })).toBeInTheDocument();

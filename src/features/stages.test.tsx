@@ -9,7 +9,6 @@ import { HandOver } from './hand-over/HandOver';
 import { Overhaul } from './overhaul/Overhaul';
 import { Prove } from './prove/Prove';
 import { Rebuild } from './rebuild/Rebuild';
-import { Strip } from './strip/Strip';
 
 jest.mock('next/navigation', () => ({ useSearchParams: () => new URLSearchParams(window.location.search) }));
 // Pages must not pull the tables in; here the worker is put aside and its calculators are asked in place.
@@ -27,13 +26,6 @@ const fetches: Command = {
   type: 'setAppraisal',
   changes: { asking: 14000, resale: { low: 26000, likely: 30000, high: 34000 } },
 };
-const stepDone = (step: string, takes: string[] = []): Command => ({
-  type: 'markStep',
-  place: 'hub.front',
-  step,
-  done: true,
-  takes,
-});
 
 describe('Buy', () => {
   test('before anything is known it says what to say', async () => {
@@ -228,56 +220,7 @@ describe('Decide', () => {
   });
 });
 
-describe('Strip', () => {
-  test('balls are counted before their step is done', async () => {
-    const { record } = await drawStage(
-      Strip,
-      ['photo', 'before', 'skewer', 'locknut', 'cone'].map((step) => stepDone(step)),
-    );
-    expect(button('Done, next step')).toBeDisabled();
-    await userEvent.click(button('out, left: one more'));
-    expect(record().trays[0]!.balls.left?.out).toBe(1);
-    expect(button('Done, next step')).toBeEnabled();
-  });
-
-  test('a locknut says which way it turns and what is often forgotten', async () => {
-    await drawStage(
-      Strip,
-      ['photo', 'before', 'skewer'].map((step) => stepDone(step)),
-    );
-    expect(await screen.findByText('Anticlockwise, right-hand thread')).toBeInTheDocument();
-    expect(screen.getByText(/the right stays locked as it was/)).toBeInTheDocument();
-  });
-
-  test('an empty tray says so', async () => {
-    await drawStage(Strip);
-    expect(screen.getByText(/Nothing in the tray yet/)).toBeInTheDocument();
-  });
-});
-
 describe('Clean', () => {
-  test('without a tray there is nothing to clean, and it says where parts come from', async () => {
-    await drawStage(Clean);
-    expect(screen.getByText(/The tray is empty/)).toBeInTheDocument();
-    expect(screen.getByText('Nothing is running.')).toBeInTheDocument();
-  });
-
-  test('another soil is another process; rust on hard steel never means vinegar', async () => {
-    const { record } = await drawStage(Clean, [
-      stepDone('cone', ['cone.left']),
-      { type: 'setSoil', place: 'hub.front', part: 'cone.left', soil: 'rust' },
-    ]);
-    const row = (await screen.findByText('Cone, left')).closest('li')!;
-    await waitFor(() => expect(row).toHaveTextContent('Start'));
-    await userEvent.click(within(row).getByText('Every process for it'));
-    const [verdict] = [...row.querySelectorAll('li')].filter((option) =>
-      option.textContent?.includes('white vinegar soak'),
-    );
-    expect(verdict).toHaveTextContent(/^Never/);
-    await userEvent.click(within(row).getByRole('button', { name: 'Start a timer for Cone, left' }));
-    expect(record().timers[0]!.label).not.toContain('vinegar');
-  });
-
   test('a timer whose time was up while the page was closed says so, and what is past its longest is said loudly', async () => {
     const soak = (id: string, hoursAgo: number): Command => ({
       type: 'startTimer',

@@ -154,7 +154,7 @@ function nextReading(
   const best = worth[0];
   if (!best) return null;
   const { field, label, how } = best.field;
-  return { field, why: `The ${label} tells the remaining apart best (${roundTo(best.bits, 2)} bits): ${how}.` };
+  return { field, why: `The ${label} tells the remaining apart best: ${how}.` };
 }
 
 /**

@@ -333,6 +333,16 @@ function forwardWords(step: BenchStep | undefined, last: boolean): string {
   return step.finish && !step.done ? 'Done, next step' : 'Next';
 }
 
+/** The bench as the address says, else where it was left; leaving it clears that and must not turn to another job. */
+function LeftBench({ bicycle }: { bicycle: Bicycle }) {
+  const params = useSearchParams();
+  const [left] = useState(bicycle.bench);
+  const task = BENCH_TASKS.find((each) => each === params.get('task')) ?? left?.task ?? 'look-over';
+  const leftAt = left && atTray(left.task) ? left.place : null;
+  const place = params.get('place') ?? leftAt ?? 'hub.front';
+  return <OpenBench key={`${task} ${place}`} bicycle={bicycle} task={task} place={place} />;
+}
+
 /** The bench: one job, one step at a time, full screen. */
 export function BenchPage() {
   const params = useSearchParams();
@@ -350,7 +360,5 @@ export function BenchPage() {
         Opening the bench…
       </p>
     );
-  const task = BENCH_TASKS.find((each) => each === params.get('task')) ?? bicycle.bench?.task ?? 'look-over';
-  const place = params.get('place') ?? (atTray(task) ? bicycle.bench?.place : null) ?? 'hub.front';
-  return <OpenBench key={`${bicycle.id} ${task} ${place}`} bicycle={bicycle} task={task} place={place} />;
+  return <LeftBench key={bicycle.id} bicycle={bicycle} />;
 }

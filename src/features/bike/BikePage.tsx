@@ -21,6 +21,7 @@ import { Overhaul } from '../overhaul/Overhaul';
 import { Prove } from '../prove/Prove';
 import { Rebuild } from '../rebuild/Rebuild';
 import { Strip } from '../strip/Strip';
+import { useTrayPlace } from '../strip/useTrayPlace';
 import { useOpenBicycle } from '../workshop/useOpenBicycle';
 import { useSettings, useWorkshop, type StageProps } from '../workshop/WorkshopProvider';
 import { benchHref } from './bench';
@@ -60,6 +61,10 @@ function stageNotes(bicycle: Bicycle, currency: string): Partial<Record<Stage, s
   const looked = places.filter((at) => at.checks.some((check) => seen.has(check.id))).length;
   const running = runningTimers(bicycle).length;
   const hub = bicycle.trays.find((tray) => tray.place === 'hub.front');
+  const off = bicycle.trays.reduce(
+    (sum, tray) => sum + tray.order.filter((part) => !tray.backIn.includes(part)).length,
+    0,
+  );
   return {
     buy: bicycle.purchase
       ? `paid ${money(bicycle.purchase.paid, currency, true)}`
@@ -68,7 +73,7 @@ function stageNotes(bicycle: Bicycle, currency: string): Partial<Record<Stage, s
         : '',
     'look-over': `${looked} of ${places.length} places`,
     decide: kept.length ? `${kept.length} jobs kept` : '',
-    strip: hub?.order.length ? `${hub.order.length} parts in the tray` : '',
+    strip: off ? `${off === 1 ? 'one part' : `${off} parts`} in trays` : '',
     clean: running ? `${running} running` : '',
     overhaul: hub?.after ? 'front hub done' : hub?.trials.length ? `${hub.trials.length} trials` : '',
     rebuild: bicycle.signatures.length ? `${new Set(bicycle.signatures.map((row) => row.bolt)).size} bolts signed` : '',
@@ -88,7 +93,13 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
   const [noting, setNoting] = useState(false);
   const send = useCallback((command: Command) => workshop.send(bicycle.id, command), [workshop, bicycle.id]);
   const signs = useOverlay(bicycle, stage, findings);
-  const clock = useBenchClock(bicycle, send, stage, stage === 'strip' || stage === 'overhaul' ? 'hub.front' : null);
+  const [trayPlace] = useTrayPlace();
+  const clock = useBenchClock(
+    bicycle,
+    send,
+    stage,
+    stage === 'strip' ? trayPlace : stage === 'overhaul' ? 'hub.front' : null,
+  );
   const StageView = stage === 'look-over' ? null : PLAIN_STAGES[stage];
   const to = (next: Stage) => goToStage(bicycle.id, next);
   const at = STAGES.indexOf(stage);
@@ -185,7 +196,7 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
           <Box
             className="no-print"
             sx={{
-              display: AT_THE_STAND.includes(stage) || stage === 'decide' ? 'flex' : 'none',
+              display: (AT_THE_STAND.includes(stage) && stage !== 'strip') || stage === 'decide' ? 'flex' : 'none',
               justifyContent: 'flex-end',
               mt: { xs: 0, md: -1 },
               mb: 1,

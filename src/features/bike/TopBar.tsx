@@ -1,36 +1,22 @@
 'use client';
-import HandymanOutlined from '@mui/icons-material/HandymanOutlined';
 import StraightenOutlined from '@mui/icons-material/StraightenOutlined';
-import RuleOutlined from '@mui/icons-material/RuleOutlined';
-import Inventory2Outlined from '@mui/icons-material/Inventory2Outlined';
-import DarkModeOutlined from '@mui/icons-material/DarkModeOutlined';
-import LightModeOutlined from '@mui/icons-material/LightModeOutlined';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
-import { useColorScheme } from '@mui/material/styles';
+import useMediaQuery from '@mui/material/useMediaQuery';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { OPEN_GAUGES } from '../shell/openGauges';
+import { SchemeToggle } from './SchemeToggle';
+import { WAYS } from './ways';
 import { useWorkshopName } from '../workshop/WorkshopProvider';
 
-function SchemeToggle() {
-  const { mode, systemMode, setMode } = useColorScheme();
-  const dark = (mode === 'system' ? systemMode : mode) === 'dark';
-  return (
-    <IconButton
-      disabled={!mode}
-      onClick={() => setMode(dark ? 'light' : 'dark')}
-      aria-label={dark ? 'Light sheet' : 'Dark sheet'}
-      color="inherit"
-    >
-      {dark ? <LightModeOutlined /> : <DarkModeOutlined />}
-    </IconButton>
-  );
-}
+const MoreOnPhone = dynamic(() => import('./MoreOnPhone').then((module) => module.MoreOnPhone), { ssr: false });
 
 /** The top edge of every page: home, what is open, what runs. */
 export function TopBar({ children, end }: { children?: ReactNode; end?: ReactNode }) {
   const demo = useWorkshopName() === 'demo';
+  const narrow = useMediaQuery('(max-width: 599px)', { noSsr: true });
   return (
     <Box
       component="header"
@@ -91,37 +77,24 @@ export function TopBar({ children, end }: { children?: ReactNode; end?: ReactNod
       >
         <StraightenOutlined />
       </IconButton>
-      <IconButton
-        component={Link}
-        prefetch={false}
-        href="/stock"
-        color="inherit"
-        aria-label="The drawer: parts in stock"
-        title="The drawer"
-      >
-        <HandymanOutlined />
-      </IconButton>
-      <IconButton
-        component={Link}
-        prefetch={false}
-        href="/records"
-        color="inherit"
-        aria-label="Records: export, import, send"
-        title="Records"
-      >
-        <Inventory2Outlined />
-      </IconButton>
-      <IconButton
-        component={Link}
-        prefetch={false}
-        href="/settings"
-        color="inherit"
-        aria-label="House rules"
-        title="House rules"
-      >
-        <RuleOutlined />
-      </IconButton>
-      <SchemeToggle />
+      {WAYS.map(({ href, label, title, Icon }) => (
+        <IconButton
+          key={href}
+          component={Link}
+          prefetch={false}
+          href={href}
+          color="inherit"
+          aria-label={label}
+          title={title}
+          sx={{ display: { xs: 'none', sm: 'inline-flex' } }}
+        >
+          <Icon />
+        </IconButton>
+      ))}
+      <Box sx={{ display: { xs: 'none', sm: 'block' } }}>
+        <SchemeToggle />
+      </Box>
+      {narrow && <MoreOnPhone />}
     </Box>
   );
 }

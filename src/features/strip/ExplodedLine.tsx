@@ -31,7 +31,7 @@ export function ExplodedLine({ assembly, tray, hand = [] }: { assembly: Assembly
       <svg
         role="img"
         aria-label={told}
-        viewBox={`0 -4 ${widthMm} ${heightMm + 22}`}
+        viewBox={`0 0 ${widthMm} ${heightMm + 12}`}
         style={{ display: 'block', width: '100%', minWidth: `${widthMm * 1.15}px`, maxHeight: 210 }}
       >
         <path
@@ -66,7 +66,7 @@ export function ExplodedLine({ assembly, tray, hand = [] }: { assembly: Assembly
                 <path key={d} d={d} fill="none" stroke={ink} strokeWidth={0.5} strokeDasharray="2.4 1.6" />
               ))}
               <text
-                y={middle + 11}
+                y={middle + 8}
                 textAnchor="middle"
                 fontSize={10}
                 fontWeight={680}

@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { ballsDue, checkCounts } from '@/core/bearings/counts';
 import { backwards, ballRowOf, partIn, partWords, skippedBy, turnAt } from '@/core/strip/tray';
 import { countsOf } from '@/model/selectors';
+import { Disclosure } from '@/ui/Disclosure';
 import { RuledList } from '@/ui/RuledList';
 import { stateColour } from '@/ui/StateMark';
 import { StepPhotos } from '../photos/StepPhotos';
@@ -27,116 +28,116 @@ export function PutBack({ bicycle, send, assembly, tray }: TrayProps) {
   };
   if (order.length === 0)
     return <Typography sx={{ color: 'text.secondary' }}>Nothing is off here: there is nothing to put back.</Typography>;
+  const row = (id: string) => {
+    const part = partIn(assembly, tray.extra, id);
+    const step = assembly.steps.find((each) => each.takes.includes(id));
+    const row = ballRowOf(id);
+    const due = row ? ballsDue(countsOf(tray, row)) : null;
+    const back = tray.backIn.includes(id);
+    const current = id === next;
+    const question = step ? turnAt(step, bicycle.kind, 'tighten') : null;
+    const over = skippedBy(
+      id,
+      tray.order.filter((each) => tray.fates[each] === undefined),
+      tray.backIn,
+    );
+    const gone = tray.marks[id];
+    const uncounted = row !== null && countsOf(tray, row).in === null;
+    return (
+      <Box component="li" key={id} sx={{ py: 0.5, color: back ? 'text.secondary' : 'text.primary' }}>
+        <Box sx={{ display: 'grid', gridTemplateColumns: '56px minmax(0, 1fr)', gap: 0.5 }}>
+          <Checkbox
+            checked={back}
+            slotProps={{ input: { 'aria-label': `Back in: ${named(id)}` } }}
+            onChange={(event) => {
+              if (event.target.checked && over.length > 0) setAsked(id);
+              else put(id, event.target.checked);
+            }}
+            sx={{ alignSelf: 'start', width: 56, height: 56 }}
+          />
+          <Box sx={{ pt: current ? 1.4 : 1.9, pb: current ? 1.5 : 0 }}>
+            <Box sx={{ fontWeight: 640, fontSize: current ? '1.3rem' : '1rem', lineHeight: 1.25 }}>
+              {named(id)}
+              {due !== null && (
+                <Box component="span" sx={{ color: 'primary.main' }}>
+                  {' '}
+                  · {due} belong
+                </Box>
+              )}
+            </Box>
+            {part.facing && <Box sx={{ fontSize: current ? '1.1rem' : '0.9rem' }}>{part.facing}</Box>}
+            {gone && (
+              <Box sx={{ color: stateColour('replace'), fontWeight: 620 }}>
+                {gone === 'missing' ? 'It was missing' : gone === 'wrong' ? 'It was the wrong part' : 'It is worn'}: the
+                right one first.
+              </Box>
+            )}
+            {asked === id && (
+              <Box role="alert" sx={{ mt: 1, borderLeft: '3px solid', borderColor: stateColour('replace'), pl: 1.5 }}>
+                <b>
+                  {over.length === 1 ? 'One part goes' : `${over.length} parts go`} in before it:{' '}
+                  {over.map(named).join('; ')}.
+                </b>
+                <Box sx={{ display: 'flex', gap: 1, mt: 1, flexWrap: 'wrap' }}>
+                  <Button variant="contained" sx={{ minHeight: 56 }} onClick={() => setAsked(null)}>
+                    Those first
+                  </Button>
+                  <Button variant="outlined" color="inherit" sx={{ minHeight: 56 }} onClick={() => put(id, true)}>
+                    It is back in all the same
+                  </Button>
+                </Box>
+              </Box>
+            )}
+            {current && (
+              <>
+                {question && <WhichWay question={question} />}
+                {row && <CountOut send={send} assembly={assembly} tray={tray} row={row} what="in" />}
+                {row && (
+                  <CountQuestion
+                    check={checkCounts(countsOf(tray, row))}
+                    answer={countsOf(tray, row).answer}
+                    onAnswer={(answer) =>
+                      send({ type: 'countBalls', place: tray.place, side: row, changes: { answer } })
+                    }
+                  />
+                )}
+                {step && (
+                  <StepPhotos
+                    bicycle={bicycle}
+                    send={send}
+                    place={tray.place}
+                    step={step.id}
+                    title={step.title}
+                    height={130}
+                  />
+                )}
+                <Button
+                  variant="contained"
+                  sx={{ minHeight: 56, mt: 2, px: 4 }}
+                  disabled={uncounted}
+                  onClick={() => put(id, true)}
+                >
+                  It is back in
+                </Button>
+                {uncounted && <Box sx={{ fontSize: '0.9rem', mt: 0.5 }}>Count them in first.</Box>}
+              </>
+            )}
+          </Box>
+        </Box>
+      </Box>
+    );
+  };
+  const back = order.filter((id) => tray.backIn.includes(id));
   return (
     <>
       {next === undefined && <Typography sx={{ mb: 1, fontWeight: 620 }}>All of it is back in.</Typography>}
+      {back.length > 0 && (
+        <Disclosure summary={<>{back.length === 1 ? 'One part back in' : `${back.length} parts back in`}</>}>
+          <RuledList ordered>{back.map(row)}</RuledList>
+        </Disclosure>
+      )}
       <RuledList ordered aria-label="Put back, last off first">
-        {order.map((id) => {
-          const part = partIn(assembly, tray.extra, id);
-          const step = assembly.steps.find((each) => each.takes.includes(id));
-          const row = ballRowOf(id);
-          const due = row ? ballsDue(countsOf(tray, row)) : null;
-          const back = tray.backIn.includes(id);
-          const current = id === next;
-          const question = step ? turnAt(step, bicycle.kind, 'tighten') : null;
-          const over = skippedBy(
-            id,
-            tray.order.filter((each) => tray.fates[each] === undefined),
-            tray.backIn,
-          );
-          const gone = tray.marks[id];
-          const uncounted = row !== null && countsOf(tray, row).in === null;
-          return (
-            <Box component="li" key={id} sx={{ py: 0.5, color: back ? 'text.secondary' : 'text.primary' }}>
-              <Box sx={{ display: 'grid', gridTemplateColumns: '56px minmax(0, 1fr)', gap: 0.5 }}>
-                <Checkbox
-                  checked={back}
-                  slotProps={{ input: { 'aria-label': `Back in: ${named(id)}` } }}
-                  onChange={(event) => {
-                    if (event.target.checked && over.length > 0) setAsked(id);
-                    else put(id, event.target.checked);
-                  }}
-                  sx={{ alignSelf: 'start', width: 56, height: 56 }}
-                />
-                <Box sx={{ pt: current ? 1.4 : 1.9, pb: current ? 1.5 : 0 }}>
-                  <Box sx={{ fontWeight: 640, fontSize: current ? '1.3rem' : '1rem', lineHeight: 1.25 }}>
-                    {named(id)}
-                    {due !== null && (
-                      <Box component="span" sx={{ color: 'primary.main' }}>
-                        {' '}
-                        · {due} belong
-                      </Box>
-                    )}
-                  </Box>
-                  {part.facing && <Box sx={{ fontSize: current ? '1.1rem' : '0.9rem' }}>{part.facing}</Box>}
-                  {gone && (
-                    <Box sx={{ color: stateColour('replace'), fontWeight: 620 }}>
-                      {gone === 'missing'
-                        ? 'It was missing'
-                        : gone === 'wrong'
-                          ? 'It was the wrong part'
-                          : 'It is worn'}
-                      : the right one first.
-                    </Box>
-                  )}
-                  {asked === id && (
-                    <Box
-                      role="alert"
-                      sx={{ mt: 1, borderLeft: '3px solid', borderColor: stateColour('replace'), pl: 1.5 }}
-                    >
-                      <b>
-                        {over.length === 1 ? 'One part goes' : `${over.length} parts go`} in before it:{' '}
-                        {over.map(named).join('; ')}.
-                      </b>
-                      <Box sx={{ display: 'flex', gap: 1, mt: 1, flexWrap: 'wrap' }}>
-                        <Button variant="contained" sx={{ minHeight: 56 }} onClick={() => setAsked(null)}>
-                          Those first
-                        </Button>
-                        <Button variant="outlined" color="inherit" sx={{ minHeight: 56 }} onClick={() => put(id, true)}>
-                          It is back in all the same
-                        </Button>
-                      </Box>
-                    </Box>
-                  )}
-                  {current && (
-                    <>
-                      {question && <WhichWay question={question} />}
-                      {row && <CountOut send={send} assembly={assembly} tray={tray} row={row} what="in" />}
-                      {row && (
-                        <CountQuestion
-                          check={checkCounts(countsOf(tray, row))}
-                          answer={countsOf(tray, row).answer}
-                          onAnswer={(answer) =>
-                            send({ type: 'countBalls', place: tray.place, side: row, changes: { answer } })
-                          }
-                        />
-                      )}
-                      {step && (
-                        <StepPhotos
-                          bicycle={bicycle}
-                          send={send}
-                          place={tray.place}
-                          step={step.id}
-                          title={step.title}
-                          height={130}
-                        />
-                      )}
-                      <Button
-                        variant="contained"
-                        sx={{ minHeight: 56, mt: 2, px: 4 }}
-                        disabled={uncounted}
-                        onClick={() => put(id, true)}
-                      >
-                        It is back in
-                      </Button>
-                      {uncounted && <Box sx={{ fontSize: '0.9rem', mt: 0.5 }}>Count them in first.</Box>}
-                    </>
-                  )}
-                </Box>
-              </Box>
-            </Box>
-          );
-        })}
+        {order.filter((id) => !back.includes(id)).map(row)}
       </RuledList>
     </>
   );

@@ -13,10 +13,9 @@ import { useTrays } from './useTrays';
 export function Strip({ bicycle, send }: StageProps) {
   const trays = useTrays(bicycle);
   const [place, go] = useTrayPlace();
-  const done = doneSteps(bicycle);
   const order = useMemo(
-    () => (trays ? stripOrder(trays.trays, trays.constraints, done) : null),
-    [trays, JSON.stringify(done)], // eslint-disable-line react-hooks/exhaustive-deps -- the list is made anew at every drawing
+    () => (trays ? stripOrder(trays.trays, trays.constraints, doneSteps(bicycle)) : null),
+    [trays, bicycle],
   );
   if (!trays || !order) return <p role="status">Getting the trays…</p>;
   const assembly = trays.trays.find((each) => each.place === place);

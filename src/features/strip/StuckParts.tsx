@@ -23,12 +23,16 @@ import { useLadder } from './useLadder';
 const USUAL_FRAME = { steel: 'painted steel sound', aluminium: 'bare aluminium', carbon: 'carbon' } as const;
 
 /** A stuck part of a place, as it usually is there; every field can be corrected. */
-export function newSeized(place: string, part: string, frameMaterial: keyof typeof USUAL_FRAME): Seized {
+export function newSeized(
+  place: string,
+  part: { words: string; material: string | undefined },
+  frameMaterial: keyof typeof USUAL_FRAME,
+): Seized {
   return {
     id: newId(),
     place,
-    part: part.slice(0, 120),
-    partMaterial: 'plain steel',
+    part: part.words.slice(0, 120),
+    partMaterial: part.material ?? 'plain steel',
     aroundMaterial: USUAL_FRAME[frameMaterial],
     paintMatters: true,
     partValue: 1000,

@@ -7,6 +7,7 @@ import type { StripOrder } from '@/core/strip/order';
 import { ballRowLabel, turnAt, type Assembly, type AssemblyStep } from '@/core/strip/tray';
 import type { Tray } from '@/model/record';
 import { countsOf } from '@/model/selectors';
+import { Disclosure } from '@/ui/Disclosure';
 import { RuledList } from '@/ui/RuledList';
 import { stateColour } from '@/ui/StateMark';
 import { StepPhotos } from '../photos/StepPhotos';
@@ -114,6 +115,20 @@ export function TakeApart({ bicycle, send, assembly, tray, order }: TrayProps & 
     assembly.balls.map((row) => ({ ...row, label: ballRowLabel(row.id), counts: countsOf(tray, row.id) })),
   );
   const firstRow = assembly.balls[0]?.id;
+  const done = assembly.steps.filter((step) => tray.doneSteps.includes(step.id));
+  const row = (step: AssemblyStep) => (
+    <Step
+      key={step.id}
+      bicycle={bicycle}
+      send={send}
+      assembly={assembly}
+      tray={tray}
+      step={step}
+      number={assembly.steps.indexOf(step) + 1}
+      current={step.id === current?.id}
+      blocked={step.id === current?.id ? [...new Set(by.map((each) => each.why))] : []}
+    />
+  );
   return (
     <>
       {firstRow && (
@@ -123,21 +138,12 @@ export function TakeApart({ bicycle, send, assembly, tray, order }: TrayProps & 
           onAnswer={(answer) => send({ type: 'countBalls', place: tray.place, side: firstRow, changes: { answer } })}
         />
       )}
-      <RuledList ordered>
-        {assembly.steps.map((step, i) => (
-          <Step
-            key={step.id}
-            bicycle={bicycle}
-            send={send}
-            assembly={assembly}
-            tray={tray}
-            step={step}
-            number={i + 1}
-            current={step.id === current?.id}
-            blocked={step.id === current?.id ? [...new Set(by.map((each) => each.why))] : []}
-          />
-        ))}
-      </RuledList>
+      {done.length > 0 && (
+        <Disclosure summary={<>{done.length === 1 ? 'One step done' : `${done.length} steps done`}</>}>
+          <RuledList ordered>{done.map(row)}</RuledList>
+        </Disclosure>
+      )}
+      <RuledList ordered>{assembly.steps.filter((step) => !done.includes(step)).map(row)}</RuledList>
     </>
   );
 }

@@ -52,6 +52,8 @@ export function TrayView({
   const [labelling, setLabelling] = useState(false);
   const [stocking, setStocking] = useState<string | null>(null);
   const [adding, setAdding] = useState(false);
+  const taken = assembly.parts.find((part) => part.id === current?.takes[0]) ?? assembly.parts[0]!;
+  const atHand = { words: partWords(taken), material: taken.materials[0] };
   const stuckPart = stocking === null ? null : partIn(assembly, tray.extra, stocking);
   return (
     <>
@@ -103,7 +105,7 @@ export function TrayView({
           onClick={() =>
             send({
               type: 'putSeized',
-              seized: newSeized(assembly.place, current?.title ?? assembly.title, bicycle.kind.frameMaterial),
+              seized: newSeized(assembly.place, atHand, bicycle.kind.frameMaterial),
             })
           }
         >

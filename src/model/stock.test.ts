@@ -1,0 +1,119 @@
+import fc from 'fast-check';
+import { shareByWorth } from '@/core/stock/share';
+import { readStockCsv, stockCsv } from './exchange/stockCsv';
+import type { StockItem } from './record';
+import { bestOfTwo, inStock, stockCosts, stockFor, takeOne } from './stock';
+
+const AT = '2026-11-25T10:00:00.000Z';
+const item = (id: string, changes: Partial<StockItem> = {}): StockItem => ({
+  id,
+  label: `Part ${id}`,
+  place: 'pads.front',
+  size: '',
+  state: 'good',
+  from: '',
+  bicycle: null,
+  quantity: 1,
+  worth: 0,
+  cost: null,
+  at: AT,
+  goneAt: null,
+  ...changes,
+});
+const donor = { d: { id: 'd', brief: 'donor', paid: 1000 } };
+let ids = 0;
+const newId = () => `new-${ids++}`;
+
+describe('what a donor costs', () => {
+  test('its price is shared over its parts by their worth, to the last unit', () => {
+    fc.assert(
+      fc.property(fc.nat(100_000), fc.array(fc.nat(5000), { minLength: 1, maxLength: 30 }), (cost, worths) => {
+        const shares = shareByWorth(cost, worths);
+        expect(shares.reduce((a, b) => a + b, 0)).toBe(cost);
+        worths.forEach((worth, i) =>
+          worths.forEach((other, j) => worth > other && expect(shares[i]!).toBeGreaterThanOrEqual(shares[j]! - 1)),
+        );
+      }),
+    );
+    expect(shareByWorth(1000, [2, 1])).toEqual([667, 333]);
+    expect(shareByWorth(10, [0, 0])).toEqual([5, 5]);
+  });
+
+  test('a part that has gone keeps its share; the others do not get dearer for it', () => {
+    const [a, b] = [item('a', { bicycle: 'd', worth: 300 }), item('b', { bicycle: 'd', worth: 100 })];
+    const before = stockCosts([a, b], donor);
+    expect([before.get('a'), before.get('b')]).toEqual([750, 250]);
+    const { rows, cost } = takeOne(a, before.get('a')!, AT, 'used');
+    expect(cost).toBe(750);
+    const after = stockCosts([...rows, b], donor);
+    expect(after.get('b')).toBe(250);
+  });
+
+  test('a bicycle that is no donor shares nothing', () => {
+    expect(
+      stockCosts([item('a', { bicycle: 'x' })], { x: { id: 'x', brief: 'rideable', paid: 900 } }).get('a'),
+    ).toBeNull();
+  });
+});
+
+describe('the drawer', () => {
+  test('taking one of a pack leaves the rest at the rest of what it cost', () => {
+    const pack = item('p', { quantity: 3, cost: 1000 });
+    const { rows, cost } = takeOne(pack, 1000, AT, 'used');
+    expect(cost).toBe(333);
+    expect(rows.find((row) => row.id === 'p')).toMatchObject({ quantity: 2, cost: 667, goneAt: null });
+    expect(rows.reduce((sum, row) => sum + (row.cost ?? 0), 0)).toBe(1000);
+    expect(inStock(Object.fromEntries(rows.map((row) => [row.id, row])))).toHaveLength(1);
+  });
+
+  test('a job at one end finds parts from the other, the best first', () => {
+    const stock = {
+      a: item('a', { state: 'worn' }),
+      b: item('b', { place: 'pads.rear', state: 'new' }),
+      c: item('c', { place: 'chain' }),
+    };
+    expect(stockFor('pads.front', stock).map((row) => row.id)).toEqual(['b', 'a']);
+  });
+
+  test('of two parts the better goes on; level, the original stays', () => {
+    expect(bestOfTwo('worn', 'good')).toBe('other');
+    expect(bestOfTwo('good', 'good')).toBe('original');
+  });
+});
+
+describe('stock as a table', () => {
+  test('out and in again it is the same, whatever the words', () => {
+    const words = fc
+      .string({ minLength: 1, maxLength: 30 })
+      .filter((text) => text.trim() === text && text !== '' && !text.startsWith("'"));
+    fc.assert(
+      fc.property(
+        words,
+        fc.string({ maxLength: 20 }).filter((t) => !t.startsWith("'") && !/[\r\n]/.test(t)),
+        fc.nat(100_000),
+        (label, size, cost) => {
+          const items = [item('a', { label, size, cost, quantity: 2.5 }), item('b', { cost: null, goneAt: AT })];
+          const read = readStockCsv(stockCsv(items), newId, AT);
+          expect(read).toEqual({ ok: true, items });
+        },
+      ),
+      { numRuns: 100 },
+    );
+  });
+
+  test('a list of one’s own needs three columns', () => {
+    const read = readStockCsv('what,state,quantity\nBrake pads,new,4\n', newId, AT);
+    expect(read.ok && read.items[0]).toMatchObject({ label: 'Brake pads', state: 'new', quantity: 4, cost: null });
+  });
+
+  test('rows that cannot be read are named and nothing is taken', () => {
+    expect(readStockCsv('what,state,quantity\nPads,shiny,4\nChain,new,many\n', newId, AT)).toEqual({
+      ok: false,
+      errors: ['Row 2: state: give new, good, worn', 'Row 3: quantity: give a number'],
+    });
+    expect(readStockCsv('a,b\n1,2\n', newId, AT)).toMatchObject({
+      ok: false,
+      errors: [expect.stringContaining('what')],
+    });
+  });
+});
