@@ -16,6 +16,7 @@ import { diagnosisTrial } from './diagnosis';
 import { build, chromium as chromiumPath, serve } from '../scripts/setup.mjs';
 import { setHubs } from './hubs';
 import { measureRecords } from './records';
+import { cartridgeShare, dragTray, identify, plan, washLoads } from './strip';
 
 const HUBS = 200;
 const ARGS = [
@@ -69,6 +70,22 @@ line(
   'cone advice after 8 trials, Node',
   `${timed(15, () => answer(bearingsAdjustCone, { pitchMm: 1, allowanceDeg: 12, trials })).toFixed(0)} ms`,
   'aim under 50 ms',
+);
+
+let wash = 0;
+line('wash planned: 60 parts, 3 baths, Node', `${timed(25, () => plan(++wash)).toFixed(1)} ms`, 'aim under 50 ms');
+const washes = washLoads(40);
+line(
+  'loads of 40 such washes',
+  `${washes.loads}`,
+  `${washes.bound} by volume alone; times and processes keep some apart`,
+);
+line('what is it, one question, Node', `${timed(25, identify).toFixed(1)} ms`, 'aim under 10 ms');
+const told = cartridgeShare(0.03, 20);
+line(
+  'cartridges told by a caliper off by 0.03 mm',
+  `${(told.share * 100).toFixed(2)} %`,
+  `aim 99 %; ${told.counted} sizes, ${told.level} more differ only in their angles`,
 );
 
 const seller = newBicycle('b', '2026-11-25T10:00:00.000Z', 'A bicycle');
@@ -166,6 +183,16 @@ try {
     `${(sizes.reduce((sum, size) => sum + size, 0) / 1000).toFixed(0)} kB`,
     'aim under 300 kB',
   );
+
+  const trayPage = await browser.newPage();
+  await trayPage.goto(`${address}/?workshop=demo`, { waitUntil: 'networkidle' });
+  const dragged = (await dragTray(trayPage, address)).sort((a, b) => a - b);
+  line(
+    'a part dragged through a tray of 40',
+    `${(1000 / median(dragged)).toFixed(0)} a second, p95 ${dragged[Math.floor(dragged.length * 0.95)]!.toFixed(0)} ms`,
+    'aim 60 a second',
+  );
+  await trayPage.close();
 
   await measureRecords(browser, address, line);
 

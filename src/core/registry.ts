@@ -3,6 +3,8 @@ import { bearingsBallCount } from './bearings/ballCount';
 import { bearingsClampAllowance } from './bearings/clampAllowance';
 import { bearingsGrade } from './bearings/grade';
 import { bearingsIdentifyBall } from './bearings/identifyBall';
+import { bearingsIdentifyCartridge } from './bearings/identifyCartridge';
+import { bearingsServiceDue } from './bearings/serviceDue';
 import { buyAge } from './buy/age';
 import { buyAppraise } from './buy/appraise';
 import { buyComparables } from './buy/comparables';
@@ -78,9 +80,11 @@ export const registry = [
   cleanFinish,
   bearingsBallCount,
   bearingsIdentifyBall,
+  bearingsIdentifyCartridge,
   bearingsClampAllowance,
   bearingsAdjustCone,
   bearingsGrade,
+  bearingsServiceDue,
   rebuildBolts,
 ] as const;
 

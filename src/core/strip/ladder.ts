@@ -1,11 +1,12 @@
 import { z } from 'zod';
 import { defineCalculator } from '../calculator';
+import { materials } from './data/materials';
 import { stuckSteps } from './data/stuckSteps';
 
 /**
  * The rungs that `strip.stuck` chooses from, gentle first: minutes by hand, soak, the chance that the joint comes free at
  * it once the gentler ones have failed, cost, the chance of harm and to which of the two, and the materials it is never
- * used on. Source: workshop consensus, rules of thumb. Example: `{}` → the steps, "penetrant" among them.
+ * used on; and every material that a joint may be of. Source: workshop consensus, rules of thumb. Example: `{}` → the steps, "penetrant" among them.
  */
 export const stripLadder = defineCalculator({
   id: 'strip.ladder',
@@ -13,5 +14,6 @@ export const stripLadder = defineCalculator({
   input: z.strictObject({}),
   run: () => ({
     steps: stuckSteps.map(({ cautions, ...step }) => ({ ...step, cautions: [cautions] })),
+    materials: materials.map((row) => row.material),
   }),
 });

@@ -252,8 +252,12 @@ export function GaugeDrawer({ onClose }: { onClose(): void }) {
       anchor="right"
       open
       onClose={onClose}
-      aria-labelledby="gauges-title"
-      slotProps={{ paper: { sx: { width: { xs: '100%', sm: 520 }, bgcolor: 'sheet.paper', backgroundImage: 'none' } } }}
+      slotProps={{
+        paper: {
+          'aria-labelledby': 'gauges-title',
+          sx: { width: { xs: '100%', sm: 520 }, bgcolor: 'sheet.paper', backgroundImage: 'none' },
+        },
+      }}
     >
       <Box sx={{ p: { xs: 2, sm: 3 } }}>
         <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', mb: 1 }}>

@@ -6,7 +6,6 @@ import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { materialNames } from '@/core/strip/materialNames';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Seized } from '@/model/record';
 import { newId } from '@/store/browser';
@@ -16,6 +15,7 @@ import { KeptText } from '@/ui/KeptText';
 import { ReadingField } from '@/ui/ReadingField';
 import { BigNumber, Section } from '@/ui/Section';
 import { Working } from '@/ui/Working';
+import { useReckon } from '../workshop/useReckon';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { Ladder } from './Ladder';
 import { useLadder } from './useLadder';
@@ -42,7 +42,17 @@ export function newSeized(
   };
 }
 
-function Material({ label, value, onChoose }: { label: string; value: string; onChoose(value: string): void }) {
+function Material({
+  names,
+  label,
+  value,
+  onChoose,
+}: {
+  names: string[];
+  label: string;
+  value: string;
+  onChoose(value: string): void;
+}) {
   return (
     <TextField
       select
@@ -51,7 +61,7 @@ function Material({ label, value, onChoose }: { label: string; value: string; on
       onChange={(event) => onChoose(event.target.value)}
       sx={{ minWidth: 210 }}
     >
-      {materialNames.map((name) => (
+      {names.map((name) => (
         <MenuItem key={name} value={name}>
           {name}
         </MenuItem>
@@ -65,6 +75,8 @@ function One({ send, row }: Pick<StageProps, 'send'> & { row: Seized }) {
   // Where the house puts no price on its own hour, time would cost nothing and nobody would ever stop.
   const rate = labourPerHour || customerPerHour || 1500;
   const { output: stuck, errors } = useLadder(row, rate);
+  const { output: ladder } = useReckon<{ materials: string[] }>('strip.ladder', {});
+  const materials = ladder?.materials ?? [row.partMaterial, row.aroundMaterial];
   const put = (changes: Partial<Seized>) => send({ type: 'putSeized', seized: { ...row, ...changes } });
   const now = () => new Date().toISOString();
   const didNotHelp = () => {
@@ -161,8 +173,14 @@ function One({ send, row }: Pick<StageProps, 'send'> & { row: Seized }) {
             refuse={(t) => (t ? null : 'say what')}
             onKeep={(part) => put({ part })}
           />
-          <Material label="The part" value={row.partMaterial} onChoose={(partMaterial) => put({ partMaterial })} />
           <Material
+            names={materials}
+            label="The part"
+            value={row.partMaterial}
+            onChoose={(partMaterial) => put({ partMaterial })}
+          />
+          <Material
+            names={materials}
             label="Round it"
             value={row.aroundMaterial}
             onChoose={(aroundMaterial) => put({ aroundMaterial })}
