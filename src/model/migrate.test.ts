@@ -1,4 +1,4 @@
-import { newBicycle, USUAL_COSTS, USUAL_SETTINGS } from './fresh';
+import { newBicycle, newTray, USUAL_COSTS, USUAL_SETTINGS } from './fresh';
 import { openBicycle, openSettings } from './migrate';
 
 const AT = '2026-11-25T10:00:00.000Z';
@@ -107,5 +107,66 @@ describe('from twelve checks to seventy', () => {
       frontBrakeHand: 'either',
       customerPerHour: 0,
     });
+  });
+
+  test('a tray of version 3 keeps its ticks and counts, and its timers run on', () => {
+    const now = newBicycle('b', AT, 'B');
+    const { seized: _s, tricks: _t, identified: _i, finish: _f, ...rest } = now;
+    const {
+      assembly: _a,
+      extra: _e,
+      marks: _m,
+      cleaned: _c,
+      fates: _fa,
+      hardened: _h,
+      ...tray
+    } = newTray('hub.front', 'nutted');
+    const old = {
+      ...rest,
+      schemaVersion: 3,
+      trays: [
+        {
+          ...tray,
+          doneSteps: ['photo', 'balls-left'],
+          order: ['balls.left'],
+          balls: {
+            left: { out: 9, holds: null, in: null, answer: null },
+            right: { out: null, holds: null, in: null, answer: null },
+          },
+        },
+      ],
+      timers: [
+        {
+          id: 't',
+          label: 'Bolts',
+          place: 'hub.front',
+          startedAt: AT,
+          minutes: 480,
+          maxMinutes: 720,
+          next: 'Rinse.',
+          endedAt: null,
+        },
+      ],
+    };
+    const bicycle = opened(old);
+    expect(bicycle.trays[0]).toMatchObject({
+      assembly: null,
+      doneSteps: ['photo', 'balls-left'],
+      order: ['balls.left'],
+      marks: {},
+      cleaned: [],
+    });
+    expect(bicycle.trays[0]!.balls.left).toMatchObject({ out: 9 });
+    expect(bicycle.timers[0]).toMatchObject({ id: 't', bath: null, parts: [] });
+    expect(bicycle).toMatchObject({ seized: [], tricks: [], identified: [], finish: { treatment: null } });
+  });
+
+  test('settings of version 3 own the usual baths', () => {
+    const { baths: _baths, ...old } = USUAL_SETTINGS;
+    expect(openSettings({ ...old, schemaVersion: 3 })!.baths.map((bath) => bath.id)).toEqual([
+      'hot',
+      'cold',
+      'vinegar',
+    ]);
   });
 });

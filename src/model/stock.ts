@@ -53,6 +53,17 @@ export function bestOfTwo(original: StockItem['state'], other: StockItem['state'
   return RANK[other] > RANK[original] ? 'other' : 'original';
 }
 
+/** What the drawer has in place of one part: it belongs to the same place and its name shares the part's first word. */
+export function insteadOf(place: string, label: string, items: Record<string, StockItem>): StockItem[] {
+  const word = label
+    .toLowerCase()
+    .split(/[^a-z]+/)
+    .find((each) => each.length > 2);
+  return stockFor(place, items).filter(
+    (item) => word !== undefined && item.label.toLowerCase().includes(word.replace(/s$/, '')),
+  );
+}
+
 /**
  * One taken out of the drawer: the rows to write, and what the one cost (its share of the whole, rounded half up). What was
  * used keeps its cost in a row of its own, so that a donor's price stays shared as it was.

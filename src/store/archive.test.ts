@@ -331,3 +331,34 @@ describe('taking in', () => {
     expect(sameRecord(parcel.file.bicycles[0]!, bicycle!)).toBe(true);
   });
 });
+
+describe('the drawer in an export', () => {
+  const stock = demoWorkshop(new Date(AT)).stock;
+  test('it goes out with the workshop, as JSON and as a table, and comes in whole', async () => {
+    const { zip } = await packBicycles(photos, [], {
+      scope: 'workshop',
+      settings: USUAL_SETTINGS,
+      currency: 'EUR',
+      at: AT,
+      stock,
+    });
+    expect(strFromU8(unzipSync(zip)['tables/stock.csv']!)).toContain('Left crank arm');
+    const { workshop } = await own();
+    await takeIn(workshop, await parcelOf(zip));
+    expect(Object.values(workshop.store.getState().stock)).toEqual(stock);
+  });
+  test('a newer row here stays', async () => {
+    const { zip } = await packBicycles(photos, [], {
+      scope: 'workshop',
+      settings: USUAL_SETTINGS,
+      currency: 'EUR',
+      at: AT,
+      stock,
+    });
+    const { workshop } = await own();
+    const later = { ...stock[0]!, quantity: 1, at: '2026-12-01T10:00:00.000Z' };
+    await workshop.putStock([later]);
+    await takeIn(workshop, await parcelOf(zip));
+    expect(workshop.store.getState().stock[later.id]!.quantity).toBe(1);
+  });
+});

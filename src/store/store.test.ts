@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { applyCommand, type Command, type Envelope } from '@/model/commands';
 import { newBicycle, USUAL_SETTINGS } from '@/model/fresh';
 import { openBicycle } from '@/model/migrate';
-import type { Bicycle } from '@/model/record';
+import type { Bicycle, StockItem } from '@/model/record';
 import { demoWorkshop } from '@/model/demoWorkshop';
 import { memoryBrowser as browser } from '../../tests/memoryBrowser';
 import { createJournal } from './journal';
@@ -33,6 +33,44 @@ describe('commands', () => {
     { type: 'withdrawObservation', observation: 'o1' },
     { type: 'markStep', place: 'hub.front', step: 'locknut', done: true, takes: ['locknut.left', 'washer.left'] },
     { type: 'countBalls', place: 'hub.front', side: 'left', changes: { out: 9 } },
+    { type: 'chooseAssembly', place: 'hub.rear', assembly: 'hub-rear-coaster' },
+    { type: 'markPart', place: 'hub.front', part: 'locknut.left', mark: 'worn' },
+    { type: 'addPart', place: 'hub.front', part: { id: 'x1', label: 'A shim', side: 'left' } },
+    { type: 'fatePart', place: 'hub.front', part: 'washer.left', fate: 'scrap' },
+    { type: 'cleanParts', parts: [{ place: 'hub.front', part: 'locknut.left' }], clean: true },
+    { type: 'sayHardened', place: 'hub.front', part: 'locknut.left', hardened: false },
+    {
+      type: 'putSeized',
+      seized: {
+        id: 's1',
+        place: 'stem',
+        part: 'Quill stem',
+        partMaterial: 'chrome plate',
+        aroundMaterial: 'plain steel',
+        paintMatters: true,
+        partValue: 100,
+        aroundValue: 5000,
+        tried: [{ step: 'penetrant', soakMinutes: 60, at: AT }],
+        ended: null,
+      },
+    },
+    {
+      type: 'putTrick',
+      trick: { id: 'k', assembly: 'hub-front', step: 'cone', text: 'A clip hides the flats', at: AT },
+    },
+    {
+      type: 'putIdentified',
+      identified: {
+        id: 'i1',
+        kind: 'bottom-bracket',
+        place: 'bottom-bracket',
+        standard: 'swiss-thread',
+        name: 'Swiss thread',
+        readings: { diameterMm: 35, driveHand: 'left' },
+        at: AT,
+      },
+    },
+    { type: 'planFinish', changes: { paint: 'patina', hours: 6 } },
     { type: 'addTrial', place: 'hub.front', trial: { id: 't1', turnDeg: -20, feel: 'tick', clamped: false } },
     { type: 'putLine', line: { id: 'l1', label: 'Balls', kind: 'part', paid: 1000, packQty: 20, usedQty: 6 } },
     { type: 'startClock', clock: 'k1', at: AT, stage: 'strip', place: null },
@@ -337,4 +375,62 @@ describe('the store', () => {
       { numRuns: 1000 },
     );
   }, 60_000);
+});
+
+describe('the drawer', () => {
+  const item = (id: string, changes: Partial<StockItem> = {}): StockItem => ({
+    id,
+    label: 'Brake pads',
+    place: 'pads.front',
+    size: '',
+    state: 'new',
+    from: '',
+    bicycle: null,
+    quantity: 2,
+    worth: 0,
+    cost: 500,
+    at: AT,
+    goneAt: null,
+    ...changes,
+  });
+
+  test('two tabs put things in at once, and both are there in both', async () => {
+    const shared = browser();
+    const [one, two] = [shared.tab(1), shared.tab(2)];
+    await Promise.all([one.load(), two.load()]);
+    await Promise.all([one.putStock([item('a')]), two.putStock([item('b')])]);
+    await Promise.all([one.settled(), two.settled()]);
+    const again = shared.tab(3);
+    await again.load();
+    for (const tab of [one, two, again]) expect(Object.keys(tab.store.getState().stock).sort()).toEqual(['a', 'b']);
+  });
+
+  test('a browser that is full says so, and what was there stays', async () => {
+    const shared = browser();
+    const tab = shared.tab(1);
+    await tab.load();
+    expect(await tab.putStock([item('a')])).toBe(true);
+    jest.spyOn(shared.database, 'writeSetting').mockRejectedValue(new Error('full'));
+    expect(await tab.putStock([item('a', { quantity: 1 })])).toBe(false);
+    expect(tab.store.getState().problem).toMatch(/would not write the drawer/);
+    expect(tab.store.getState().stock.a!.quantity).toBe(2);
+  });
+
+  test('a row that could not be opened again is never written', async () => {
+    const tab = browser().tab(1);
+    await tab.load();
+    expect(await tab.putStock([item('a', { cost: 0.5 })])).toBe(false);
+    expect(tab.store.getState().stock).toEqual({});
+  });
+
+  test('two tabs that change different house rules both keep theirs', async () => {
+    const shared = browser();
+    const [one, two] = [shared.tab(1), shared.tab(2)];
+    await Promise.all([one.load(), two.load()]);
+    await one.changeSettings({ name: 'Hall' });
+    await two.changeSettings({ labourPerHour: 1200 });
+    const again = shared.tab(3);
+    await again.load();
+    expect(again.store.getState().settings).toMatchObject({ name: 'Hall', labourPerHour: 1200 });
+  });
 });

@@ -438,7 +438,13 @@ export function createWorkshop(around: Surroundings): Workshop {
       const settings = { ...store.getState().settings, ...changes };
       store.setState({ settings });
       try {
-        await database.writeSetting('workshop', settings);
+        await around.locked('settings', async () => {
+          // What another tab has changed meanwhile stays.
+          const stored = openSettings(await database.readSetting('workshop')) ?? store.getState().settings;
+          const next = { ...stored, ...changes };
+          await database.writeSetting('workshop', next);
+          store.setState({ settings: next });
+        });
         channel.post({ kind: 'settings' });
       } catch {
         store.setState({

@@ -22,3 +22,8 @@ export function clockMinutes({ startedAtMs, activeAtMs }: RunningClock, nowMs: n
   const end = until === 'now' ? nowMs : Math.max(startedAtMs, activeAtMs);
   return Math.max(0, (end - startedAtMs) / 60_000);
 }
+
+/** Whole minutes from one moment to a later one; never negative. Example: 19:00 to 19:25:40 is 25. */
+export function minutesBetween(from: string, to: string): number {
+  return Math.max(0, Math.floor((Date.parse(to) - Date.parse(from)) / 60_000));
+}

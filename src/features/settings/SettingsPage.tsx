@@ -13,6 +13,7 @@ import { ReadingField } from '@/ui/ReadingField';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { TopBar } from '../bike/TopBar';
+import { Baths } from './Baths';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
 
 function RuleRow({ rule }: { rule: HouseRule }) {
@@ -95,6 +96,7 @@ export function SettingsPage() {
             Another currency changes the sign before every sum, never the sum.
           </Typography>
         </Section>
+        <Baths />
         <Section title="The workshop">
           <KeptText
             label="Its name, on sheets and estimates"

@@ -43,7 +43,7 @@ export function CountOut({
         </Box>
       )}
       {usual && !weighing && (
-        <Button color="inherit" size="small" onClick={() => setWeighing(true)}>
+        <Button color="inherit" sx={{ minHeight: 56 }} onClick={() => setWeighing(true)}>
           Weigh them
         </Button>
       )}

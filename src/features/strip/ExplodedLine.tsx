@@ -1,7 +1,18 @@
+'use client';
 import Box from '@mui/material/Box';
 import { explodedLine } from '@/core/strip/explode';
 import { partWords, type Assembly } from '@/core/strip/tray';
+import type { Turn, TurnInput } from '@/core/strip/turn';
 import type { Tray } from '@/model/record';
+import { useReckon } from '../workshop/useReckon';
+
+const TURNED = new Set(['hex', 'bolt', 'ring', 'cup', 'cone', 'cogs', 'cartridge']);
+
+/** An arrow bent over the axis, the way the top of the tool goes as it is seen from where it goes on. */
+function turnArrow(clockwise: boolean): string {
+  const side = clockwise ? 1 : -1;
+  return `M${-9 * side},2Q0,-13 ${9 * side},2M${9 * side},2l${-6 * side},-1.5M${9 * side},2l${1.2 * side},-6`;
+}
 
 type Where = 'on' | 'off' | 'back';
 
@@ -14,9 +25,25 @@ const WORDS: Record<Where, string> = { on: 'still on', off: 'in the tray', back:
 const MARK_SIGNS = { missing: '?', wrong: '×', worn: '~' } as const;
 
 /** The assembly as a line of parts along its axis, the way it is read at assembly: what is off is filled and numbered. */
-export function ExplodedLine({ assembly, tray, hand = [] }: { assembly: Assembly; tray: Tray; hand?: string[] }) {
+export function ExplodedLine({
+  assembly,
+  tray,
+  hand = [],
+  question = null,
+}: {
+  assembly: Assembly;
+  tray: Tray;
+  /** Parts at hand. */
+  hand?: string[];
+  /** Which way the fastener at hand turns, shown as an arrow over it. */
+  question?: TurnInput | null;
+}) {
+  const { output: turn } = useReckon<Turn>('strip.turn', question);
   const { parts, widthMm, heightMm } = explodedLine(assembly.parts);
   const middle = heightMm / 2;
+  // Of what comes off together the arrow stands over what the tool is on.
+  const turned = (assembly.parts.find((part) => hand.includes(part.id) && TURNED.has(part.shape)) ?? { id: hand[0] })
+    .id;
   const told = assembly.parts
     .map((part) => `${partWords(part)}: ${tray.marks[part.id] ?? WORDS[whereIs(tray, part.id)]}`)
     .join('; ');
@@ -31,7 +58,7 @@ export function ExplodedLine({ assembly, tray, hand = [] }: { assembly: Assembly
       <svg
         role="img"
         aria-label={told}
-        viewBox={`0 0 ${widthMm} ${heightMm + 12}`}
+        viewBox={`0 -12 ${widthMm} ${heightMm + 24}`}
         style={{ display: 'block', width: '100%', minWidth: `${widthMm * 1.15}px`, maxHeight: 210 }}
       >
         <path
@@ -65,6 +92,17 @@ export function ExplodedLine({ assembly, tray, hand = [] }: { assembly: Assembly
               {part.dashed.map((d) => (
                 <path key={d} d={d} fill="none" stroke={ink} strokeWidth={0.5} strokeDasharray="2.4 1.6" />
               ))}
+              {question && turn && turn.rotation !== 'unknown' && part.id === turned && (
+                <path
+                  d={turnArrow(turn.rotation === 'clockwise')}
+                  transform={`translate(0 ${-middle})`}
+                  fill="none"
+                  stroke="var(--mui-palette-primary-main)"
+                  strokeWidth={2.2}
+                  strokeLinecap="round"
+                  strokeLinejoin="round"
+                />
+              )}
               <text
                 y={middle + 8}
                 textAnchor="middle"

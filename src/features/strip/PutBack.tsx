@@ -11,6 +11,7 @@ import { Disclosure } from '@/ui/Disclosure';
 import { RuledList } from '@/ui/RuledList';
 import { stateColour } from '@/ui/StateMark';
 import { StepPhotos } from '../photos/StepPhotos';
+import { Instead } from '../stock/Instead';
 import { CountOut } from './CountOut';
 import { CountQuestion } from './CountQuestion';
 import type { TrayProps } from './TakeApart';
@@ -67,10 +68,13 @@ export function PutBack({ bicycle, send, assembly, tray }: TrayProps) {
             </Box>
             {part.facing && <Box sx={{ fontSize: current ? '1.1rem' : '0.9rem' }}>{part.facing}</Box>}
             {gone && (
-              <Box sx={{ color: stateColour('replace'), fontWeight: 620 }}>
-                {gone === 'missing' ? 'It was missing' : gone === 'wrong' ? 'It was the wrong part' : 'It is worn'}: the
-                right one first.
-              </Box>
+              <>
+                <Box sx={{ color: stateColour('replace'), fontWeight: 620 }}>
+                  {gone === 'missing' ? 'It was missing' : gone === 'wrong' ? 'It was the wrong part' : 'It is worn'}:
+                  the right one first.
+                </Box>
+                <Instead place={tray.place} label={part.label} mark={gone} />
+              </>
             )}
             {asked === id && (
               <Box role="alert" sx={{ mt: 1, borderLeft: '3px solid', borderColor: stateColour('replace'), pl: 1.5 }}>

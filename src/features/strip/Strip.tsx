@@ -23,7 +23,16 @@ export function Strip({ bicycle, send }: StageProps) {
     return (
       <>
         <StuckParts bicycle={bicycle} send={send} place={null} />
-        <TrayBoard bicycle={bicycle} trays={trays} order={order} onOpen={go} />
+        <TrayBoard
+          bicycle={bicycle}
+          trays={trays}
+          order={order}
+          onOpen={go}
+          onChoose={(at, chosen) => {
+            send({ type: 'chooseAssembly', place: at, assembly: chosen });
+            go(at);
+          }}
+        />
       </>
     );
   return (

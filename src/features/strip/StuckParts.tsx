@@ -7,7 +7,8 @@ import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
-import type { Seized } from '@/model/record';
+import type { Seized, Timer } from '@/model/record';
+import { minutesBetween } from '@/core/plan/clock';
 import { newId } from '@/store/browser';
 import { Disclosure } from '@/ui/Disclosure';
 import { hours, money } from '@/ui/format';
@@ -70,7 +71,7 @@ function Material({
   );
 }
 
-function One({ send, row }: Pick<StageProps, 'send'> & { row: Seized }) {
+function One({ send, row, timers }: Pick<StageProps, 'send'> & { row: Seized; timers: Timer[] }) {
   const { labourPerHour, customerPerHour, currency } = useSettings();
   // Where the house puts no price on its own hour, time would cost nothing and nobody would ever stop.
   const rate = labourPerHour || customerPerHour || 1500;
@@ -79,10 +80,16 @@ function One({ send, row }: Pick<StageProps, 'send'> & { row: Seized }) {
   const materials = ladder?.materials ?? [row.partMaterial, row.aroundMaterial];
   const put = (changes: Partial<Seized>) => send({ type: 'putSeized', seized: { ...row, ...changes } });
   const now = () => new Date().toISOString();
+  const soakLabel = (words: string) => `${row.part}: ${words}`.slice(0, 120);
   const didNotHelp = () => {
     if (!stuck?.next) return;
-    const { step, soakMinutes } = stuck.next;
-    put({ tried: [...row.tried, { step, soakMinutes, at: now() }].slice(-60) });
+    const { step, soakMinutes, label } = stuck.next;
+    const at = now();
+    // What a timer has counted is what it soaked; where none was set it is taken as asked for.
+    const timer = timers.find((each) => each.label === soakLabel(label) && each.endedAt === null);
+    const soaked = timer ? Math.min(soakMinutes, minutesBetween(timer.startedAt, at)) : soakMinutes;
+    put({ tried: [...row.tried, { step, soakMinutes: soaked, at }].slice(-60) });
+    if (timer) send({ type: 'endTimer', timer: timer.id, at });
   };
   const soak = () => {
     if (!stuck?.next) return;
@@ -90,7 +97,7 @@ function One({ send, row }: Pick<StageProps, 'send'> & { row: Seized }) {
       type: 'startTimer',
       timer: {
         id: newId(),
-        label: `${row.part}: ${stuck.next.label}`.slice(0, 120),
+        label: soakLabel(stuck.next.label),
         place: row.place,
         startedAt: now(),
         minutes: stuck.next.soakMinutes,
@@ -242,7 +249,7 @@ export function StuckParts({ bicycle, send, place }: StageProps & { place: strin
     >
       <Box component="ul" sx={{ p: 0, m: 0, listStyle: 'none' }}>
         {rows.map((row) => (
-          <One key={row.id} send={send} row={row} />
+          <One key={row.id} send={send} row={row} timers={bicycle.timers} />
         ))}
       </Box>
     </Section>

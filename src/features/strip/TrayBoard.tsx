@@ -1,11 +1,13 @@
 'use client';
 import ChevronRight from '@mui/icons-material/ChevronRight';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import type { StripOrder } from '@/core/strip/order';
 import type { Assembly } from '@/core/strip/tray';
 import type { Trays } from '@/core/strip/trays';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { trayFor } from '@/model/selectors';
+import { Disclosure } from '@/ui/Disclosure';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { StateMark } from '@/ui/StateMark';
@@ -81,11 +83,13 @@ export function TrayBoard({
   trays,
   order,
   onOpen,
+  onChoose,
 }: {
   bicycle: StageProps['bicycle'];
   trays: Trays;
   order: StripOrder;
   onOpen(place: string): void;
+  onChoose(place: string, assembly: string): void;
 }) {
   const at = (place: string) => trays.trays.find((each) => each.place === place)!;
   const begun = (place: string) => trayFor(bicycle, place).doneSteps.length > 0;
@@ -93,6 +97,11 @@ export function TrayBoard({
   const open = order.open.map(({ place }) => place).sort((a, b) => Number(begun(b)) - Number(begun(a)));
   const placed = new Set([...open, ...order.blocked.map(({ place }) => place)]);
   const apart = trays.trays.filter((each) => !placed.has(each.place));
+  const has = new Set(trays.trays.map((each) => each.place));
+  // What is not part of every strip is there to be asked for.
+  const more = Object.entries(trays.choices).flatMap(([place, here]) =>
+    has.has(place) ? [] : here.map((each) => ({ place, ...each })),
+  );
   return (
     <>
       <Section title="Can be done now" aside={`${open.length} of ${trays.trays.length} assemblies`}>
@@ -133,6 +142,23 @@ export function TrayBoard({
             ))}
           </RuledList>
         </Section>
+      )}
+      {more.length > 0 && (
+        <Disclosure summary={<>Trays that not every strip needs</>}>
+          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', py: 1 }}>
+            {more.map(({ place, id, title }) => (
+              <Button
+                key={`${place} ${id}`}
+                variant="outlined"
+                color="inherit"
+                sx={{ minHeight: 56 }}
+                onClick={() => onChoose(place, id)}
+              >
+                {title} ({placeLabel(place).toLowerCase()})
+              </Button>
+            ))}
+          </Box>
+        </Disclosure>
       )}
     </>
   );

@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { StripOrder } from '@/core/strip/order';
-import { partIn, partWords, type Assembly } from '@/core/strip/tray';
+import { backwards, partIn, partWords, turnAt, type Assembly } from '@/core/strip/tray';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { trayFor } from '@/model/selectors';
 import { newId } from '@/store/browser';
@@ -52,7 +52,11 @@ export function TrayView({
   const [labelling, setLabelling] = useState(false);
   const [stocking, setStocking] = useState<string | null>(null);
   const [adding, setAdding] = useState(false);
-  const taken = assembly.parts.find((part) => part.id === current?.takes[0]) ?? assembly.parts[0]!;
+  const taking = assembly.steps.find((step) => !tray.doneSteps.includes(step.id) && step.takes.length > 0);
+  const taken = assembly.parts.find((part) => part.id === taking?.takes[0]) ?? assembly.parts[0]!;
+  const next = backwards(tray.order).find((id) => !tray.backIn.includes(id) && tray.fates[id] === undefined);
+  const hand = way === 'apart' ? (current?.takes ?? []) : next ? [next] : [];
+  const atTool = (way === 'apart' ? current : assembly.steps.find((step) => next && step.takes.includes(next))) ?? null;
   const atHand = { words: partWords(taken), material: taken.materials[0] };
   const stuckPart = stocking === null ? null : partIn(assembly, tray.extra, stocking);
   return (
@@ -82,7 +86,12 @@ export function TrayView({
           </TextField>
         )}
       </Box>
-      <ExplodedLine assembly={assembly} tray={tray} hand={way === 'apart' ? (current?.takes ?? []) : []} />
+      <ExplodedLine
+        assembly={assembly}
+        tray={tray}
+        hand={hand}
+        question={atTool && turnAt(atTool, bicycle.kind, way === 'apart' ? 'loosen' : 'tighten')}
+      />
       <Box sx={{ fontSize: '0.88rem', color: 'text.secondary', mb: 2 }}>
         {assembly.axis.charAt(0).toUpperCase() + assembly.axis.slice(1)}. Filled and numbered: off, in the order it
         came.

@@ -59,7 +59,7 @@ export function Tricks({ bicycle, send, assembly, step }: StageProps & { assembl
           }}
         />
       ) : (
-        <Button color="inherit" size="small" onClick={() => setWriting(true)}>
+        <Button color="inherit" sx={{ minHeight: 56 }} onClick={() => setWriting(true)}>
           Pin a trick to this step
         </Button>
       )}
