@@ -15,6 +15,7 @@ import { diagnosisTrial } from './diagnosis';
 // @ts-expect-error -- a plain script without types, shared with the demo
 import { build, chromium as chromiumPath, serve } from '../scripts/setup.mjs';
 import { setHubs } from './hubs';
+import { frameGaps, watchFrames } from './frames';
 import { measureRecords } from './records';
 import { cartridgeShare, dragTray, identify, plan, washLoads } from './strip';
 
@@ -246,26 +247,13 @@ try {
   const box = (await thumb.locator('xpath=..').boundingBox())!;
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await page.mouse.down();
-  await page.evaluate(() => {
-    const gaps: number[] = [];
-    (window as unknown as { gaps: number[] }).gaps = gaps;
-    let last = performance.now();
-    // A method, since the runner's helper for named functions is not known in the page.
-    const watch = {
-      tick(now: number) {
-        gaps.push(now - last);
-        last = now;
-        if (gaps.length < 400) requestAnimationFrame((next) => watch.tick(next));
-      },
-    };
-    requestAnimationFrame((now) => watch.tick(now));
-  });
+  await watchFrames(page);
   const from = Date.now();
   for (let i = 0; Date.now() - from < 2000; i++) {
     await page.mouse.move(box.x + box.width / 2 + 90 * Math.sin(i / 9), box.y + box.height / 2);
     await page.waitForTimeout(8);
   }
-  const gaps = (await page.evaluate(() => (window as unknown as { gaps: number[] }).gaps)).slice(3);
+  const gaps = await frameGaps(page);
   await page.mouse.up();
   const sorted = [...gaps].sort((a, b) => a - b);
   line(

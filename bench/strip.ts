@@ -6,6 +6,7 @@ import { cleanPlan, type CleanPlanInput } from '@/core/clean/plan';
 import { MATERIALS, SOILS } from '@/core/clean/ways';
 import { identifyMatch } from '@/core/identify/match';
 import { uniformStream } from '@/core/money/streams';
+import { frameGaps, watchFrames } from './frames';
 
 /** A part that no cleaning table refuses outright, drawn at random. */
 export function randomWash(parts: number, seed: number): CleanPlanInput {
@@ -87,26 +88,13 @@ export async function dragTray(page: Page, address: string): Promise<number[]> {
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await page.mouse.down();
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 + 12);
-  await page.evaluate(() => {
-    const gaps: number[] = [];
-    (window as unknown as { gaps: number[] }).gaps = gaps;
-    let last = performance.now();
-    // A method, since the runner's helper for named functions is not known in the page.
-    const watch = {
-      tick(now: number) {
-        gaps.push(now - last);
-        last = now;
-        if (gaps.length < 400) requestAnimationFrame((next) => watch.tick(next));
-      },
-    };
-    requestAnimationFrame((now) => watch.tick(now));
-  });
+  await watchFrames(page);
   const from = Date.now();
   for (let i = 0; Date.now() - from < 2500; i++) {
     await page.mouse.move(box.x + box.width / 2, box.y + 300 + 260 * Math.sin(i / 22));
     await page.waitForTimeout(8);
   }
-  const gaps = (await page.evaluate(() => (window as unknown as { gaps: number[] }).gaps)).slice(3);
+  const gaps = await frameGaps(page);
   await page.mouse.up();
   return gaps;
 }

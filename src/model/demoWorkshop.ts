@@ -201,7 +201,7 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
   staff.timers = [
     {
       id: 't1',
-      label: 'Locknut and washer',
+      label: 'Vinegar tub: keyed washer, axle washers',
       place: 'hub.front',
       startedAt: ago(1.2),
       minutes: 480,
@@ -209,7 +209,7 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
       next: 'Brush, rinse, neutralise, dry, oil at once.',
       endedAt: null,
       bath: 'vinegar',
-      parts: ['hub.front/locknut.left', 'hub.front/washer.left'],
+      parts: ['hub.front/washer.left'],
     },
   ];
   staff.minutes = [

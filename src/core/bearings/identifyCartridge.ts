@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { defineCalculator } from '../calculator';
 import { lengthMm } from '../fields';
+import { normalised } from '../identify/belief';
 import { atLeast, moreThan, roundTo } from '../numbers';
 import { row, type WorkingRow } from '../verdict';
 import { cartridges, type CartridgeRow } from './data/cartridges';
@@ -54,11 +55,9 @@ function misses(question: Question, each: CartridgeRow): number[] {
  */
 function run(question: Question): CartridgeMatch {
   const logs = cartridges.map((each) => -0.5 * misses(question, each).reduce((sum, z) => sum + z * z, 0));
-  const top = Math.max(...logs);
-  const weights = logs.map((log) => Math.exp(log - top));
-  const sum = weights.reduce((a, b) => a + b, 0);
+  const probabilities = normalised(logs);
   const ranked = cartridges
-    .map((each, i) => ({ each, probability: weights[i]! / sum }))
+    .map((each, i) => ({ each, probability: probabilities[i]! }))
     .sort((a, b) =>
       moreThan(Math.abs(a.probability - b.probability), 1e-12)
         ? b.probability - a.probability

@@ -39,6 +39,18 @@ export function partWords({ label, side }: Pick<AssemblyPart, 'label' | 'side'>)
   return side ? `${label}, ${side}` : label;
 }
 
+/** Parts in the tray that this assembly, or this bicycle, knows; and those that were laid down for another assembly. */
+export function sorted(
+  assembly: Assembly,
+  tray: { order: string[]; extra: { id: string }[] },
+): { here: string[]; strange: string[] } {
+  const known = new Set([...assembly.parts, ...tray.extra].map((part) => part.id));
+  return {
+    here: tray.order.filter((id) => known.has(id)),
+    strange: tray.order.filter((id) => !known.has(id)),
+  };
+}
+
 /** What has to go back, last off first. */
 export function backwards(order: string[]): string[] {
   return [...order].reverse();

@@ -145,7 +145,9 @@ export function Wash({ bicycle, send }: StageProps) {
   const { output: plan, errors } = useReckon<CleanPlan>('clean.plan', question);
   const dirty = new Map(list.map((part) => [part.key, part]));
   const labels = Object.fromEntries(baths.map((bath) => [bath.id, bath.label]));
-  const taken = new Set((question?.baths ?? []).filter((bath) => (bath.busyMinutes ?? 0) > 0).map((bath) => bath.id));
+  const running = (question?.baths ?? []).flatMap((bath) =>
+    bath.busyMinutes ? [{ bathId: bath.id, minutesLeft: bath.busyMinutes }] : [],
+  );
   const shown = plan && plan.loads.every((load) => load.partIds.every((key) => dirty.has(key))) ? plan : null;
   const clean = (keys: string[]) => send({ type: 'cleanParts', parts: keys.map(keyParts), clean: true });
   return (
@@ -169,7 +171,13 @@ export function Wash({ bicycle, send }: StageProps) {
               />
               <BigNumber value={hours(shown.totals.untilLastOutMinutes)} label="until the last is out" />
             </Box>
-            <WashStrip plan={shown} labels={labels} now={now} byHandMinutes={shown.totals.handsMinutes} />
+            <WashStrip
+              plan={shown}
+              labels={labels}
+              now={now}
+              byHandMinutes={shown.totals.handsMinutes}
+              running={running}
+            />
             <RuledList aria-label="Loads">
               {shown.loads.map((load) => (
                 <LoadRow
@@ -178,7 +186,7 @@ export function Wash({ bicycle, send }: StageProps) {
                   load={load}
                   bath={labels[load.bathId] ?? load.bathId}
                   dirty={dirty}
-                  waits={taken.has(load.bathId)}
+                  waits={running.some((each) => each.bathId === load.bathId)}
                   onStarted={setStarted}
                 />
               ))}

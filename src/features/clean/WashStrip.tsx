@@ -14,15 +14,18 @@ export function WashStrip({
   labels,
   now,
   byHandMinutes,
+  running,
 }: {
   plan: CleanPlan;
   labels: Record<string, string>;
   now: Date;
   byHandMinutes: number;
+  /** What is in a bath now, and how long it still takes. */
+  running: { bathId: string; minutesLeft: number }[];
 }) {
-  const last = Math.max(30, plan.totals.untilLastOutMinutes, byHandMinutes);
+  const last = Math.max(30, plan.totals.untilLastOutMinutes, byHandMinutes, ...running.map((each) => each.minutesLeft));
   const x = scaleSqrt([0, last], [LEFT, WIDTH - 10]);
-  const baths = [...new Set(plan.loads.map((load) => load.bathId))];
+  const baths = [...new Set([...running, ...plan.loads].map((each) => each.bathId))];
   const rows = baths.length + (byHandMinutes > 0 ? 1 : 0);
   const height = rows * ROW + 30;
   const told = plan.loads
@@ -58,6 +61,25 @@ export function WashStrip({
             <text x={0} y={20} fontSize={13} fill="var(--mui-palette-text-primary)">
               {(labels[bath] ?? bath).slice(0, 17)}
             </text>
+            {running
+              .filter((each) => each.bathId === bath)
+              .map((each) => (
+                <g key={`running ${each.minutesLeft}`}>
+                  <rect
+                    x={x(0)}
+                    y={4}
+                    width={Math.max(3, x(each.minutesLeft) - x(0) - 2)}
+                    height={22}
+                    rx={2}
+                    fill="none"
+                    stroke="var(--mui-palette-text-primary)"
+                    strokeDasharray="4 3"
+                  />
+                  <text x={x(0) + 6} y={20} fontSize={12.5} fontWeight={640} fill="var(--mui-palette-text-primary)">
+                    in it now, {hours(each.minutesLeft)} left
+                  </text>
+                </g>
+              ))}
             {plan.loads
               .filter((load) => load.bathId === bath)
               .map((load) => {

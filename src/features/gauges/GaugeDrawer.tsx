@@ -7,7 +7,7 @@ import IconButton from '@mui/material/IconButton';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { usePathname, useSearchParams } from 'next/navigation';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Match, MatchInput } from '@/core/identify/match';
 import { kindFrom, PLACES_OF } from '@/core/identify/ontoRecord';
 import { READINGS, type IdentifyKind, type ReadingField as FieldOf } from '@/core/identify/readings';
@@ -245,6 +245,15 @@ export function GaugeDrawer({ onClose }: { onClose(): void }) {
     ) as Readings;
     set({ kind, readings: next });
   };
+  const fields = useRef<HTMLDivElement>(null);
+  // A caliper types where the focus is: the first empty reading has it as soon as the drawer is open.
+  useEffect(() => {
+    const soon = setTimeout(() => {
+      const open = [...(fields.current?.querySelectorAll<HTMLInputElement>('input[data-reading]') ?? [])];
+      (open.find((field) => field.value === '') ?? open[0])?.focus();
+    }, 80);
+    return () => clearTimeout(soon);
+  }, [kind, view]);
   const some = Object.keys(readings).length > 0;
   const { output: found, errors } = useReckon<Match>('identify.match', some ? { kind, readings } : null);
   return (
@@ -271,7 +280,7 @@ export function GaugeDrawer({ onClose }: { onClose(): void }) {
         <Choices<View> label="View" hideLabel options={VIEWS} value={view} onChoose={setView} />
         {view === 'tables' && <TableSearch />}
         {view === 'measure' && (
-          <Box data-readings sx={{ mt: 2.5 }}>
+          <Box ref={fields} data-readings sx={{ mt: 2.5 }}>
             <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', mb: 2 }}>
               <TextField
                 select

@@ -31,7 +31,18 @@ function Row({ row }: { row: FoundRow }) {
         </Box>
       </Box>
       <Box sx={{ fontSize: '0.92rem' }}>
-        {rest.map(([key, value]) => `${column(key)} ${String(value).replaceAll('|', ' / ')}`).join(' · ')}
+        {rest.map(([key, value]) => (
+          <Box
+            component="span"
+            key={key}
+            sx={{ mr: 1.5, display: typeof value === 'number' ? 'inline-block' : 'inline' }}
+          >
+            <Box component="span" sx={{ color: 'text.secondary' }}>
+              {column(key)}
+            </Box>{' '}
+            <b>{String(value).replaceAll('|', ' / ')}</b>
+          </Box>
+        ))}
       </Box>
       {words && <Box sx={{ fontSize: '0.92rem', mt: 0.25 }}>{words}</Box>}
       <Box sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>

@@ -2,9 +2,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
+import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { places } from '@/core/vocabulary/vocabulary';
 import { STOCK_STATES, type StockItem } from '@/model/record';
 import { newId } from '@/store/browser';
 import { Choices } from '@/ui/Choices';
@@ -71,6 +73,19 @@ export function StockDialog({
             value={item.size}
             onChange={(event) => change({ size: event.target.value.slice(0, 120) })}
           />
+          <TextField
+            select
+            label="Belongs to"
+            value={item.place}
+            onChange={(event) => change({ place: event.target.value })}
+            sx={{ minWidth: 180 }}
+          >
+            {places.map((place) => (
+              <MenuItem key={place.id} value={place.id}>
+                {place.label}
+              </MenuItem>
+            ))}
+          </TextField>
           <TextField
             label="Where from"
             value={item.from}

@@ -73,7 +73,7 @@ function Row({
         listStyle: 'none',
         borderTop: '1px solid',
         borderColor: 'divider',
-        bgcolor: 'sheet.paper',
+        bgcolor: isDragging ? 'sheet.paper' : 'transparent',
         position: 'relative',
         zIndex: isDragging ? 2 : 0,
         boxShadow: isDragging ? '0 2px 10px rgba(0,0,0,.28)' : 'none',
@@ -164,8 +164,9 @@ export function PartList({
   send,
   assembly,
   tray,
+  beside,
   onStock,
-}: Pick<StageProps, 'send'> & { assembly: Assembly; tray: Tray; onStock(part: string): void }) {
+}: Pick<StageProps, 'send'> & { assembly: Assembly; tray: Tray; beside: string[]; onStock(part: string): void }) {
   const [open, setOpen] = useState<string | null>(null);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
@@ -176,7 +177,7 @@ export function PartList({
     if (!over || active.id === over.id) return;
     const from = tray.order.indexOf(String(active.id));
     const to = tray.order.indexOf(String(over.id));
-    send({ type: 'orderTray', place: tray.place, order: arrayMove(tray.order, from, to) });
+    send({ type: 'orderTray', place: tray.place, order: [...arrayMove(tray.order, from, to), ...beside] });
   }
   const named = (id: string | number) => partWords(partIn(assembly, tray.extra, String(id)));
   return (

@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { StripOrder } from '@/core/strip/order';
-import { backwards, partIn, partWords, turnAt, type Assembly } from '@/core/strip/tray';
+import { backwards, partIn, sorted, partWords, turnAt, type Assembly } from '@/core/strip/tray';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { trayFor } from '@/model/selectors';
 import { newId } from '@/store/browser';
@@ -46,7 +46,9 @@ export function TrayView({
   order: StripOrder | null;
   onAll(): void;
 }) {
-  const tray = trayFor(bicycle, assembly.place);
+  const whole = trayFor(bicycle, assembly.place);
+  const { here, strange } = sorted(assembly, whole);
+  const tray = { ...whole, order: here };
   const current = assembly.steps.find((step) => !tray.doneSteps.includes(step.id));
   const [way, setWay] = useState<Way>(() => (current === undefined || tray.backIn.length > 0 ? 'back' : 'apart'));
   const [labelling, setLabelling] = useState(false);
@@ -146,7 +148,21 @@ export function TrayView({
             Nothing in the tray yet. Parts lie down here as the steps are ticked.
           </Typography>
         ) : (
-          <PartList send={send} assembly={assembly} tray={tray} onStock={setStocking} />
+          <PartList send={send} assembly={assembly} tray={tray} beside={strange} onStock={setStocking} />
+        )}
+        {strange.length > 0 && (
+          <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap', mt: 1 }}>
+            <Box>
+              {strange.length === 1 ? 'One part was' : `${strange.length} parts were`} laid down for another assembly.
+            </Box>
+            <Button
+              color="inherit"
+              sx={{ minHeight: 48 }}
+              onClick={() => send({ type: 'orderTray', place: assembly.place, order: here })}
+            >
+              Take {strange.length === 1 ? 'it' : 'them'} out of the tray
+            </Button>
+          </Box>
         )}
         <Box sx={{ mt: 1 }}>
           {adding ? (

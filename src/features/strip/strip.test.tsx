@@ -74,6 +74,26 @@ describe('the trays', () => {
     expect(record().trays[0]).toMatchObject({ assembly: 'hub-rear-coaster', doneSteps: ['photo'] });
   });
 
+  test('parts of another assembly stay in the record, are not read as parts of this one, and can be taken out', async () => {
+    openTray('hub.rear');
+    const { record } = await drawStage(Strip, [
+      ...steps('hub.rear', ['freewheel', 'freewheel', 'spoke-guard']),
+      { type: 'chooseAssembly', place: 'hub.rear', assembly: 'hub-rear-coaster' },
+    ]);
+    expect(await screen.findByText(/2 parts were laid down for another assembly/)).toBeInTheDocument();
+    expect(screen.queryByRole('list', { name: /In the tray/ })).toBeNull();
+    expect(record().trays[0]!.order).toEqual(['freewheel', 'spoke-guard']);
+    await userEvent.click(button('Take them out of the tray'));
+    expect(record().trays[0]!.order).toEqual([]);
+  });
+
+  test('a tray that not every strip needs is there for the asking: the shifter is flushed before it is condemned', async () => {
+    const { record } = await drawStage(Strip);
+    await userEvent.click(await screen.findByText('Trays that not every strip needs'));
+    await userEvent.click(button('Shifter that does not click: flush it first (shifter, right)'));
+    expect(record().trays[0]).toMatchObject({ place: 'shifter.right', assembly: 'shifter-flush' });
+  });
+
   test('an empty tray says so', async () => {
     openTray('hub.front');
     await drawStage(Strip);
