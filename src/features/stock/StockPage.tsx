@@ -9,6 +9,7 @@ import { readStockCsv, stockCsv } from '@/model/exchange/stockCsv';
 import type { StockItem } from '@/model/record';
 import { inStock, stockCosts } from '@/model/stock';
 import { newId } from '@/store/browser';
+import { Disclosure } from '@/ui/Disclosure';
 import { FileButton } from '@/ui/FileButton';
 import { money } from '@/ui/format';
 import { RuledList } from '@/ui/RuledList';
@@ -110,6 +111,11 @@ export function StockPage() {
       (a, b) => placeLabel(a.place).localeCompare(placeLabel(b.place), 'en') || a.label.localeCompare(b.label, 'en'),
     );
   const known = here.reduce((sum, item) => sum + (costs.get(item.id) ?? 0), 0);
+  // What was used up on a bicycle stays used; what was only taken out can be put back.
+  const gone = all
+    .filter((item) => item.goneAt !== null && item.quantity > 0)
+    .sort((a, b) => (a.goneAt! < b.goneAt! ? 1 : -1))
+    .slice(0, 12);
   const donors = Object.values(summaries).filter((row) => row.brief === 'donor' && row.archivedAt === null);
   const now = () => new Date().toISOString();
   async function take(file: File) {
@@ -157,13 +163,37 @@ export function StockPage() {
                 currency={currency}
                 onOpen={() => setOpen(item)}
                 onGone={() =>
-                  void workshop.putStock([
-                    { ...item, cost: costs.get(item.id) ?? item.cost, quantity: 0, at: now(), goneAt: now() },
-                  ])
+                  void workshop.putStock([{ ...item, cost: costs.get(item.id) ?? item.cost, at: now(), goneAt: now() }])
                 }
               />
             ))}
           </RuledList>
+          {gone.length > 0 && (
+            <Disclosure summary={<>Gone lately</>}>
+              <RuledList aria-label="Gone lately">
+                {gone.map((item) => (
+                  <Box
+                    component="li"
+                    key={item.id}
+                    sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', gap: 2 }}
+                  >
+                    <Box>
+                      {item.quantity !== 1 && `${item.quantity} × `}
+                      {item.label} {item.size}
+                    </Box>
+                    <Button
+                      color="inherit"
+                      sx={{ minHeight: 48 }}
+                      aria-label={`Back into the drawer: ${item.label}`}
+                      onClick={() => void workshop.putStock([{ ...item, at: now(), goneAt: null }])}
+                    >
+                      Put back
+                    </Button>
+                  </Box>
+                ))}
+              </RuledList>
+            </Disclosure>
+          )}
         </Section>
         {donors.length > 0 && (
           <Section title="Donors" aside="what was paid, shared over its parts by what they are worth">

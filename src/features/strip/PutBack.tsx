@@ -20,7 +20,7 @@ import { WhichWay } from './WhichWay';
 /** The tray read from its other end. A part that would be passed over is named before it can be. */
 export function PutBack({ bicycle, send, assembly, tray }: TrayProps) {
   const [asked, setAsked] = useState<string | null>(null);
-  const order = backwards(tray.order.filter((id) => tray.fates[id] === undefined));
+  const order = backwards(tray.order);
   const next = order.find((id) => !tray.backIn.includes(id));
   const named = (id: string) => partWords(partIn(assembly, tray.extra, id));
   const put = (part: string, back: boolean) => {
@@ -37,11 +37,7 @@ export function PutBack({ bicycle, send, assembly, tray }: TrayProps) {
     const back = tray.backIn.includes(id);
     const current = id === next;
     const question = step ? turnAt(step, bicycle.kind, 'tighten') : null;
-    const over = skippedBy(
-      id,
-      tray.order.filter((each) => tray.fates[each] === undefined),
-      tray.backIn,
-    );
+    const over = skippedBy(id, tray.order, tray.backIn);
     const gone = tray.marks[id];
     const uncounted = row !== null && countsOf(tray, row).in === null;
     return (
@@ -67,6 +63,12 @@ export function PutBack({ bicycle, send, assembly, tray }: TrayProps) {
               )}
             </Box>
             {part.facing && <Box sx={{ fontSize: current ? '1.1rem' : '0.9rem' }}>{part.facing}</Box>}
+            {tray.fates[id] && (
+              <Box sx={{ color: stateColour('replace'), fontWeight: 620 }}>
+                {tray.fates[id] === 'stock' ? 'This one went into stock' : 'This one was scrapped'}: another goes in
+                here.
+              </Box>
+            )}
             {gone && (
               <>
                 <Box sx={{ color: stateColour('replace'), fontWeight: 620 }}>

@@ -56,7 +56,7 @@ export function TrayView({
   const [adding, setAdding] = useState(false);
   const taking = assembly.steps.find((step) => !tray.doneSteps.includes(step.id) && step.takes.length > 0);
   const taken = assembly.parts.find((part) => part.id === taking?.takes[0]) ?? assembly.parts[0]!;
-  const next = backwards(tray.order).find((id) => !tray.backIn.includes(id) && tray.fates[id] === undefined);
+  const next = backwards(tray.order).find((id) => !tray.backIn.includes(id));
   const hand = way === 'apart' ? (current?.takes ?? []) : next ? [next] : [];
   const atTool = (way === 'apart' ? current : assembly.steps.find((step) => next && step.takes.includes(next))) ?? null;
   const atHand = { words: partWords(taken), material: taken.materials[0] };

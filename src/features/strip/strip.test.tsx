@@ -128,6 +128,16 @@ describe('the trays', () => {
     expect(record().trays[0]!.backIn).toEqual(['wedge']);
   });
 
+  test('a part that was scrapped is not passed over: another goes in there', async () => {
+    openTray('stem');
+    const { record } = await drawStage(Strip, steps('stem', ['photo'], ['bolt'], ['stem', 'stem', 'bolt', 'wedge']));
+    await userEvent.click(await screen.findByRole('button', { name: /^Expander bolt/ }));
+    await userEvent.click(button('Scrap'));
+    expect(record().trays[0]!.fates).toEqual({ bolt: 'scrap' });
+    expect(screen.getByText('This one was scrapped: another goes in here.')).toBeInTheDocument();
+    expect(within(screen.getByRole('list', { name: /Put back/ })).getAllByRole('checkbox')).toHaveLength(3);
+  });
+
   test('a part that will not move climbs the ladder; what did not help is remembered with its soak', async () => {
     openTray('seat-post');
     const { record } = await drawStage(Strip);
