@@ -261,7 +261,7 @@ describe('where parts go to be cleaned', () => {
   test('a strange material is refused by name', () => {
     expect(answer(cleanOptions, { parts: [{ id: 'p', materials: ['moon rock'], soil: 'oil' }] })).toMatchObject({
       ok: false,
-      errors: [{ path: 'parts' }],
+      errors: [{ path: 'parts.0.materials.0' }],
     });
   });
 });

@@ -190,6 +190,10 @@ describe('laws of the wash', () => {
       parts: [part('a', 'oil', 1, 'cheese'), part('a', 'oil', 1, 'plain steel')],
       baths: [{ id: 'x', process: 'tea', capacityMl: 1 }],
     });
-    expect(!result.ok && result.errors.map(({ path }) => path)).toEqual(['parts', 'parts', 'baths']);
+    expect(!result.ok && result.errors.map(({ path }) => path)).toEqual([
+      'parts.0.materials.0',
+      'baths.0.process',
+      'parts',
+    ]);
   });
 });

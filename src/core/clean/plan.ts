@@ -3,18 +3,17 @@ import { defineCalculator, rule } from '../calculator';
 import { atLeast, moreThan } from '../numbers';
 import { neverTogether, processes } from './data/processes';
 import { packLoads, volumeBound } from './pack';
-import { knownMaterials } from './options';
-import { BATH_PROCESSES, SOILS, waysFor, type Way } from './ways';
+import { bathProcess, materialName, SOILS, waysFor, type Way } from './ways';
 
 const partInput = z.strictObject({
   id: z.string().min(1).max(120),
-  materials: z.array(z.string().max(60)).min(1).max(10),
+  materials: z.array(materialName).min(1).max(10),
   soil: z.enum(SOILS),
   volumeMl: z.number().gt(0).max(1_000_000),
 });
 const bathInput = z.strictObject({
   id: z.string().min(1).max(80),
-  process: z.string().max(80).describe('a bath process of the soil table'),
+  process: bathProcess,
   capacityMl: z.number().gt(0).max(10_000_000),
   fillShare: z.number().gt(0).max(1).default(0.6).describe('share of it that parts may fill'),
   busyMinutes: z.number().min(0).max(100_000).default(0).describe('how long what runs in it still takes'),
@@ -25,23 +24,17 @@ const shape = z
   .describe('materials, soils and processes as the cleaning tables name them; every id once');
 
 const twice = (ids: string[]) => ids.find((id, i) => ids.indexOf(id) !== i);
-const noBath = (v: Plan) => v.baths.find((bath) => !BATH_PROCESSES.has(bath.process))?.process;
 type Plan = z.output<typeof shape>;
 const input = rule(
   rule(
-    rule(
-      knownMaterials(shape),
-      ['parts'],
-      (v) => twice(v.parts.map((p) => p.id)) === undefined,
-      (v) => `"${twice(v.parts.map((p) => p.id))}" is there twice: give every part an id of its own`,
-    ),
-    ['baths'],
-    (v) => twice(v.baths.map((bath) => bath.id)) === undefined,
-    (v) => `"${twice(v.baths.map((bath) => bath.id))}" is there twice: give every bath an id of its own`,
+    shape,
+    ['parts'],
+    (v) => twice(v.parts.map((p) => p.id)) === undefined,
+    (v) => `"${twice(v.parts.map((p) => p.id))}" is there twice: give every part an id of its own`,
   ),
   ['baths'],
-  (v) => noBath(v) === undefined,
-  (v) => `"${noBath(v)}" is no bath of the table: ${[...BATH_PROCESSES].join(', ')}`,
+  (v) => twice(v.baths.map((bath) => bath.id)) === undefined,
+  (v) => `"${twice(v.baths.map((bath) => bath.id))}" is there twice: give every bath an id of its own`,
 );
 export type CleanPlanInput = z.input<typeof shape>;
 type Part = z.output<typeof partInput>;

@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { cleaning } from './data/cleaning';
 import { soilProcesses } from './data/soilProcess';
 
@@ -6,9 +7,13 @@ export type Soil = (typeof SOILS)[number];
 
 /** Every material that the cleaning table knows. */
 export const MATERIALS = new Set(cleaning.map((line) => line.material));
+/** A material by the name that the cleaning table has for it. */
+export const materialName = z.enum([...MATERIALS]);
+/** Processes that take a bath. */
 export const BATH_PROCESSES = new Set(
   soilProcesses.filter((line) => line.where === 'bath').map((line) => line.process),
 );
+export const bathProcess = z.enum([...BATH_PROCESSES]);
 
 /** One process for a part with its soil, and the strictest word of all its materials. */
 export interface Way {

@@ -165,6 +165,6 @@ describe('what comes next, and when to stop', () => {
 
   test('unknown materials and steps are refused by name', () => {
     const result = answer(stripStuck, { ...POST, partMaterial: 'cheese', tried: [{ step: 'wish', soakMinutes: 0 }] });
-    expect(!result.ok && result.errors.map(({ path }) => path)).toEqual(['partMaterial', 'tried']);
+    expect(!result.ok && result.errors.map(({ path }) => path)).toEqual(['partMaterial', 'tried.0.step']);
   });
 });
