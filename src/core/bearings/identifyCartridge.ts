@@ -1,13 +1,10 @@
 import { z } from 'zod';
 import { defineCalculator } from '../calculator';
 import { lengthMm } from '../fields';
-import { normalised } from '../identify/belief';
+import { IDENTIFIED, TOO_FAR_SIGMAS, normalised } from '../identify/belief';
 import { atLeast, moreThan, roundTo } from '../numbers';
 import { row, type WorkingRow } from '../verdict';
 import { cartridges, type CartridgeRow } from './data/cartridges';
-
-const IDENTIFIED = 0.95;
-const TOO_FAR_SIGMAS = 4;
 
 const input = z.strictObject({
   boreMm: lengthMm,

@@ -51,6 +51,7 @@ describe('bath night', () => {
   test('ordinary bolts into the vinegar, 8 h and never past 12, lid off, each asked about; the hard one stays out', () => {
     expect(load(VINEGAR)).toMatchObject({ partIds: ['bolts'], minutes: 480, maxMinutes: 720 });
     expect(load(VINEGAR).cautions.join()).toMatch(/lid off.*hardened/);
+    expect([load(VINEGAR), load(HOT)].map((each) => each.asksHardened)).toEqual([true, false]);
     expect(load(VINEGAR).after.join()).toMatch(/Brush.*Rinse.*Neutralise.*Dry.*Oil/);
     expect(hand('hard bolt')).not.toBe(VINEGAR);
   });

@@ -53,6 +53,8 @@ export interface Load {
   /** When it can go in, counted from now: baths run side by side, loads of one bath one after the other. */
   startMinute: number;
   handlingMinutes: number;
+  /** Whether each part is asked about before it goes in: hardened steel must not. */
+  asksHardened: boolean;
 }
 
 export interface CleanPlan {
@@ -150,7 +152,7 @@ function run({ parts, baths }: Plan): CleanPlan {
       const minutes = Math.max(...load.map((item) => item.minMinutes));
       const able = tubs.filter((bath) => !moreThan(volume, filling(bath)));
       const bath = able.reduce((soonest, each) => (free.get(each.id)! < free.get(soonest.id)! ? each : soonest));
-      const { handlingMinutes, after } = processes.get(process)!;
+      const { handlingMinutes, asksHardened, after } = processes.get(process)!;
       const startMinute = free.get(bath.id)!;
       free.set(bath.id, startMinute + minutes + handlingMinutes);
       return {
@@ -164,6 +166,7 @@ function run({ parts, baths }: Plan): CleanPlan {
         cautions: distinct(ways.map(cautionsOf)),
         startMinute,
         handlingMinutes,
+        asksHardened: asksHardened === 'yes',
       };
     });
   });

@@ -1,6 +1,11 @@
 import type { ReadingField } from './readings';
 import type { Expected, Standard } from './standards';
 
+/** From this probability on a thing counts as identified. */
+export const IDENTIFIED = 0.95;
+/** The best of a table that is further off than this, in standard errors, is unknown. */
+export const TOO_FAR_SIGMAS = 4;
+
 /** What a contradiction in kind weighs: a wrong word, or a pitch read where there is no thread. */
 export const CONTRADICTION = 0.02;
 /** A contradiction in standard errors: the miss of a Gaussian that weighs as much. */

@@ -2,12 +2,10 @@ import { z } from 'zod';
 import { defineCalculator, rule } from '../calculator';
 import { lengthMm } from '../fields';
 import { atLeast, moreThan, roundTo } from '../numbers';
-import { beliefs, informationBits, sitting, type Reading } from './belief';
+import { IDENTIFIED, TOO_FAR_SIGMAS, beliefs, informationBits, sitting, type Reading } from './belief';
 import { KINDS, READINGS, type IdentifyKind, type ReadingField } from './readings';
 import { STANDARDS_OF, type Standard } from './standards';
 
-const IDENTIFIED = 0.95;
-const TOO_FAR_SIGMAS = 4;
 /** Candidates under this are not worth a name in a warning. */
 const STILL_POSSIBLE = 0.05;
 const LEAST_BITS = 0.01;

@@ -28,9 +28,6 @@ const SOILS = [
   ['rust', 'Rust'],
 ] as const;
 
-/** Acid makes hard steel brittle: what goes in is asked about one by one. */
-const isAcid = (process: string) => process.includes('vinegar');
-
 function LoadRow({
   send,
   load,
@@ -46,7 +43,7 @@ function LoadRow({
   onStarted(timer: Timer): void;
 }) {
   const parts = load.partIds.map((key) => dirty.get(key)!).filter(Boolean);
-  const unasked = isAcid(load.process) ? parts.filter((part) => part.hardened === null) : [];
+  const unasked = load.asksHardened ? parts.filter((part) => part.hardened === null) : [];
   function start(): void {
     const timer: Timer = {
       id: newId(),

@@ -17,6 +17,7 @@ import { BeforeAfter } from '@/ui/BeforeAfter';
 import { VerdictBlock } from '@/ui/VerdictBlock';
 import { Working } from '@/ui/Working';
 import { FEELS, PLAYS } from '../look-over/EvidenceFields';
+import { useTrays } from '../strip/useTrays';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { BallSide } from './BallSide';
@@ -89,7 +90,8 @@ function BearingNote({ send, tray, when }: Pick<StageProps, 'send'> & { tray: Tr
   );
 }
 
-function Balls({ send, tray }: Pick<StageProps, 'send'> & { tray: Tray }) {
+function Balls({ bicycle, send, tray }: StageProps & { tray: Tray }) {
+  const usual = useTrays(bicycle)?.trays.find((each) => each.place === tray.place)?.balls[0]?.fractionIn;
   const readings = tray.ballReadingsMm;
   const { output: ball, errors } = useReckon<IdentifiedBall>(
     'bearings.identifyBall',
@@ -103,7 +105,7 @@ function Balls({ send, tray }: Pick<StageProps, 'send'> & { tray: Tray }) {
   const note = (changes: Partial<Pick<Tray, 'ballReadingsMm' | 'instrument' | 'overBallsMm'>>) =>
     send({ type: 'noteTray', place: tray.place, changes });
   return (
-    <Section title="Balls" aside={`usual here: 3/16 in; count and measure`}>
+    <Section title="Balls" aside={usual ? `usual here: ${usual} in; count and measure` : 'count and measure'}>
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'start' }}>
         <ReadingField
           label="One ball"
@@ -312,7 +314,7 @@ export function Overhaul({ bicycle, send }: StageProps) {
         <FromLookOver bicycle={bicycle} send={send} tray={tray} />
         <BearingNote send={send} tray={tray} when="before" />
       </Section>
-      <Balls send={send} tray={tray} />
+      <Balls bicycle={bicycle} send={send} tray={tray} />
       <Look bicycle={bicycle} send={send} tray={tray} />
       <ConeBench send={send} tray={tray} />
       <Section title="After">

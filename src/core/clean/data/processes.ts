@@ -11,6 +11,8 @@ export const processes = new Map(
     z.strictObject({
       process: z.string(),
       handlingMinutes: z.number(),
+      /** Acid makes hard steel brittle: whether each part is hardened is asked before it goes in. */
+      asksHardened: z.enum(['yes', 'no']),
       after: z.string(),
       cautions: z.string().nullable(),
       ...provenance,
