@@ -7,8 +7,8 @@ import { afterFeel, afterTurn, coneGrid, expectation, FEELS, spreadOf, startBeli
 
 const SPANNER_MM = 150;
 const FLAT_DEG = 60;
-/** From tight the cone has been run down until it resists; from loose it has been backed off. */
-const START_DEG = { 'from-tight': 15, 'from-loose': -15 } as const;
+/** From tight the cone has been run down until it resists, from loose backed off: by how little is all that is known. */
+const START_DEG = { 'from-tight': 3, 'from-loose': -3 } as const;
 
 const input = z.strictObject({
   pitchMm: z.number().min(0.2).max(3),
@@ -71,7 +71,7 @@ export interface ConeAdvice {
  * A posterior over x (and over how much this bench's locking drags and how wide its bands are) gives the turn that is
  * expected to finish soonest. Done when the last feel was taken as ridden, was smooth, and is right with 0.9.
  *
- * Units: degrees of cone, mm. Errors: an unknown feel, turns over two rounds. Source: Bayes' rule; two trials looked ahead.
+ * Units: degrees of cone, mm. Errors: an unknown feel, turns over two rounds. Source: Bayes' rule; three trials looked ahead.
  * Example: one trial, tight at a turn of 0 → open by some twenty degrees and feel again.
  */
 function run(session: Session): ConeAdvice {

@@ -1,7 +1,9 @@
 import { normalCdf } from '../numbers';
 import {
+  afterFeel,
   afterTurn,
   beliefQuantile,
+  expectation,
   FEELS,
   feelTable,
   rightTable,
@@ -14,11 +16,16 @@ import {
 /** Being sure enough to stop. */
 export const SURE = 0.9;
 
-/** Closing the skewer means putting the wheel into the fork: a little dearer than feeling it in the hand. */
-const CLAMPED_COST = 1.1;
-/** Trials that a missed finish is taken to cost on top, beyond the two that are looked ahead. */
-const MISSED_FINISH_COST = 2.2;
-const QUANTILES = [0.03, 0.08, 0.15, 0.25, 0.35, 0.45, 0.5, 0.55, 0.65, 0.75, 0.85, 0.92, 0.97];
+/** Closing the skewer means putting the wheel into the fork: a trifle dearer than feeling it in the hand. */
+const CLAMPED_COST = 1.02;
+/** Trials that a missed finish is taken to cost on top, beyond those that are looked ahead. */
+const MISSED_FINISH_COST = 3;
+const FIRST_AIMS = Array.from({ length: 25 }, (_, i) => (i + 0.5) / 25);
+const LATER_AIMS = [0.12, 0.25, 0.37, 0.5, 0.63, 0.75, 0.88];
+/** Turns that look best at first sight and are followed one trial further. */
+const FOLLOWED = 4;
+/** A feel so unlikely is not followed; it counts as a missed finish. */
+const UNLIKELY = 2e-3;
 const SMOOTH = FEELS.indexOf('smooth');
 
 export interface Action {
@@ -63,9 +70,10 @@ export function coneTables(grid: ConeGrid, model: ConeModel): Planner {
 }
 
 /**
- * The action expected to finish in the fewest trials: every candidate turn, felt open or as ridden, is followed by
- * each of the four feels; what is not finished then is valued by its best next chance to finish. `allowed` narrows
- * the turns (the school's first one); `prefer` breaks ties within a fiftieth of a trial.
+ * The action expected to finish in the fewest trials. Every candidate turn, felt open or as ridden, is followed by each of
+ * the four feels, and what is not finished then is valued by its best next chance to finish; the few that look best are
+ * followed one trial further. `allowed` narrows the turns (the school's first one); `prefer` breaks ties within a
+ * fiftieth of a trial.
  */
 export function bestAction(
   planner: Planner,
@@ -73,14 +81,23 @@ export function bestAction(
   allowed: (turnDeg: number) => boolean,
   prefer: (a: Action, b: Action) => number,
 ): Action {
-  const scored: Scored[] = [];
-  for (const turnDeg of candidateTurns(planner, belief)) {
-    if (!allowed(turnDeg)) continue;
-    const moved = afterTurn(planner.grid, belief, turnDeg);
-    for (const clamped of planner.model.allowanceDeg > 0 ? [true, false] : [false]) {
-      scored.push({ turnDeg, clamped, trials: expectedTrials(planner, moved, clamped) });
-    }
-  }
+  const { grid, model } = planner;
+  const glanced: Scored[] = turnsTowards(planner, belief, FIRST_AIMS)
+    .filter(allowed)
+    .flatMap((turnDeg) => {
+      const moved = afterTurn(grid, belief, turnDeg);
+      return (model.allowanceDeg > 0 ? [true, false] : [false]).map((clamped) => ({
+        turnDeg,
+        clamped,
+        trials: expectedTrials(planner, moved, clamped),
+      }));
+    })
+    .sort((a, b) => a.trials - b.trials);
+  const scored = glanced.slice(0, FOLLOWED).map(({ turnDeg, clamped }) => ({
+    turnDeg,
+    clamped,
+    trials: followedTrials(planner, afterTurn(grid, belief, turnDeg), clamped),
+  }));
   const least = Math.min(...scored.map((action) => action.trials));
   const best = scored
     .filter((action) => action.trials <= least + 0.02)
@@ -88,12 +105,32 @@ export function bestAction(
   return { turnDeg: best.turnDeg, clamped: best.clamped };
 }
 
-function candidateTurns({ grid, model }: Planner, belief: Belief): number[] {
+/** Turns that would bring quantiles of the belief to the middle of smooth, and not turning at all. */
+function turnsTowards({ grid, model }: Planner, belief: Belief, aims: number[]): number[] {
   const ideal = model.bands.smoothDeg / 2 - model.allowanceDeg - model.lockShift.meanDeg;
-  const turns = QUANTILES.map(
-    (q) => Math.round((ideal - beliefQuantile(grid, belief, q)) / grid.stepDeg) * grid.stepDeg,
-  );
+  const turns = aims.map((q) => Math.round((ideal - beliefQuantile(grid, belief, q)) / grid.stepDeg) * grid.stepDeg);
   return [...new Set([0, ...turns.map((turn) => turn + 0)])];
+}
+
+/** Trials to come if the bearing, already moved, is felt now and the best of a few turns follows each feel. */
+function followedTrials(planner: Planner, moved: Belief, clamped: boolean): number {
+  const { grid, model } = planner;
+  const asRidden = clamped || model.allowanceDeg === 0;
+  const table = clamped ? planner.closed : planner.open;
+  let trials = clamped ? CLAMPED_COST : 1;
+  for (let feel = 0; feel < FEELS.length; feel++) {
+    const felt = afterFeel(moved, table, feel);
+    if (felt.chance < UNLIKELY) {
+      trials += felt.chance * MISSED_FINISH_COST;
+      continue;
+    }
+    if (asRidden && feel === SMOOTH && expectation(felt.belief, planner.right) >= SURE) continue;
+    const next = turnsTowards(planner, felt.belief, LATER_AIMS).map((turnDeg) =>
+      expectedTrials(planner, afterTurn(grid, felt.belief, turnDeg), model.allowanceDeg > 0),
+    );
+    trials += felt.chance * Math.min(...next);
+  }
+  return trials;
 }
 
 /** Cells that carry all but a trifle of a belief, first and last. */

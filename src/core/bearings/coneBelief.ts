@@ -33,23 +33,34 @@ export interface ConeGrid {
   x: Float64Array;
   turnSdDeg: number;
   hypotheses: Hypothesis[];
+  /** Smears of a turn by the part of a step that is left over, since planning makes the same few again and again. */
+  smears: Map<number, Smear>;
+}
+
+/** How a turn spreads one cell: weights that sum to one, from an offset in cells. */
+interface Smear {
+  from: number;
+  weights: Float64Array;
 }
 
 /** One array of cell probabilities for each hypothesis; all together sum to one. */
 export type Belief = Float64Array[];
 
-const PRIOR_SD_DEG = 45;
+/** Nearly level out to here, with a tail beyond: nobody knows where a cone stands before it is first felt. */
+const PRIOR_HALF_DEG = 65;
+const PRIOR_TAIL_SD_DEG = 60;
+const PRIOR_TAIL_SHARE = 0.1;
 const SMALLEST_SD_DEG = 0.5;
 const LEAST_MISS = 0.005;
 const DRAG_OFFSETS = [
-  { sds: -1, weight: 0.2 },
-  { sds: 0, weight: 0.55 },
-  { sds: 1, weight: 0.25 },
+  { sds: -1, weight: 0.1 },
+  { sds: 0, weight: 0.75 },
+  { sds: 1, weight: 0.15 },
 ];
 const BAND_SCALES = [
-  { scale: 2 / 3, weight: 0.2 },
-  { scale: 1, weight: 0.6 },
-  { scale: 4 / 3, weight: 0.2 },
+  { scale: 2 / 3, weight: 0.06 },
+  { scale: 1, weight: 0.88 },
+  { scale: 4 / 3, weight: 0.06 },
 ];
 
 /** The grid for a model: wide enough for the start and for all that has been turned. */
@@ -62,6 +73,7 @@ export function coneGrid(model: ConeModel, turnedDeg: number): ConeGrid {
   return {
     stepDeg,
     x: Float64Array.from({ length: 2 * half + 1 }, (_, i) => (i - half) * stepDeg),
+    smears: new Map(),
     turnSdDeg: Math.max(SMALLEST_SD_DEG, Math.hypot(model.handSdDeg, model.lockShift.sdDeg)),
     hypotheses: drags.flatMap((drag) =>
       BAND_SCALES.map((band) => ({
@@ -75,7 +87,11 @@ export function coneGrid(model: ConeModel, turnedDeg: number): ConeGrid {
 
 /** A broad start around `centreDeg`. */
 export function startBelief(grid: ConeGrid, centreDeg: number): Belief {
-  const shape = grid.x.map((x) => Math.exp(-0.5 * ((x - centreDeg) / PRIOR_SD_DEG) ** 2));
+  const shape = grid.x.map(
+    (x) =>
+      (1 - PRIOR_TAIL_SHARE) * Math.exp(-(((x - centreDeg) / PRIOR_HALF_DEG) ** 6)) +
+      PRIOR_TAIL_SHARE * Math.exp(-0.5 * ((x - centreDeg) / PRIOR_TAIL_SD_DEG) ** 2),
+  );
   const total = shape.reduce((sum, p) => sum + p, 0);
   return grid.hypotheses.map((hypothesis) => shape.map((p) => (p / total) * hypothesis.weight));
 }
@@ -86,26 +102,38 @@ export function afterTurn(grid: ConeGrid, belief: Belief, turnDeg: number): Beli
   return belief.map((cells, h) => moved(grid, cells, turnDeg + grid.hypotheses[h]!.dragDeg));
 }
 
+function smearFor(grid: ConeGrid, leftOverDeg: number): Smear {
+  const { stepDeg, turnSdDeg, smears } = grid;
+  const key = Math.round(leftOverDeg * 1e6);
+  const known = smears.get(key);
+  if (known) return known;
+  const from = Math.floor((leftOverDeg - 4 * turnSdDeg) / stepDeg);
+  const to = Math.ceil((leftOverDeg + 4 * turnSdDeg) / stepDeg);
+  const weights = Float64Array.from({ length: to - from + 1 }, (_, i) => {
+    const k = from + i;
+    return Math.max(
+      0,
+      normalCdf(((k + 0.5) * stepDeg - leftOverDeg) / turnSdDeg) -
+        normalCdf(((k - 0.5) * stepDeg - leftOverDeg) / turnSdDeg),
+    );
+  });
+  const total = weights.reduce((sum, weight) => sum + weight, 0);
+  const smear = { from, weights: weights.map((weight) => weight / total) };
+  smears.set(key, smear);
+  return smear;
+}
+
 function moved(grid: ConeGrid, cells: Float64Array, meanDeg: number): Float64Array {
-  const { stepDeg, turnSdDeg } = grid;
-  const from = Math.floor((meanDeg - 4 * turnSdDeg) / stepDeg);
-  const to = Math.ceil((meanDeg + 4 * turnSdDeg) / stepDeg);
-  const kernel = new Float64Array(to - from + 1);
-  let total = 0;
-  for (let k = from; k <= to; k++) {
-    const p =
-      normalCdf(((k + 0.5) * stepDeg - meanDeg) / turnSdDeg) - normalCdf(((k - 0.5) * stepDeg - meanDeg) / turnSdDeg);
-    kernel[k - from] = Math.max(0, p);
-    total += kernel[k - from]!;
-  }
+  const whole = Math.floor(meanDeg / grid.stepDeg);
+  const { from, weights } = smearFor(grid, meanDeg - whole * grid.stepDeg);
   const next = new Float64Array(cells.length);
   const last = cells.length - 1;
   for (let i = 0; i <= last; i++) {
     const mass = cells[i]!;
     if (mass < 1e-9) continue;
-    for (let k = 0; k < kernel.length; k++) {
-      const at = i + from + k;
-      next[at < 0 ? 0 : at > last ? last : at]! += (mass * kernel[k]!) / total;
+    for (let k = 0; k < weights.length; k++) {
+      const at = i + whole + from + k;
+      next[at < 0 ? 0 : at > last ? last : at]! += mass * weights[k]!;
     }
   }
   return next;
