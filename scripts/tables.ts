@@ -59,6 +59,8 @@ export const TABLES: TableSource[] = [
   { csv: 'assembly_parts.csv', json: 'src/core/strip/data/assemblyParts.json' },
   { csv: 'assembly_steps.csv', json: 'src/core/strip/data/assemblySteps.json' },
   { csv: 'strip_order.csv', json: 'src/core/strip/data/stripOrder.json' },
+  { csv: 'bearing_benches.csv', json: 'src/core/bearings/data/benches.json', text: ['cartridges'] },
+  { csv: 'overhaul_steps.csv', json: 'src/core/bearings/data/overhaulSteps.json' },
   { csv: 'stuck_steps.csv', json: 'src/core/strip/data/stuckSteps.json' },
 ];
 

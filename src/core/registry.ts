@@ -1,9 +1,14 @@
+import { bearingsBenches } from './bearings/bench';
+import { bearingsCartridgeSet } from './bearings/cartridgeSet';
+import { bearingsContact } from './bearings/contact';
+import { bearingsLearnDrag } from './bearings/learnDrag';
 import { bearingsAdjustCone } from './bearings/adjustCone';
 import { bearingsBallCount } from './bearings/ballCount';
 import { bearingsClampAllowance } from './bearings/clampAllowance';
 import { bearingsGrade } from './bearings/grade';
 import { bearingsIdentifyBall } from './bearings/identifyBall';
 import { bearingsIdentifyCartridge } from './bearings/identifyCartridge';
+import { bearingsServiceSet } from './bearings/serviceSet';
 import { bearingsServiceDue } from './bearings/serviceDue';
 import { buyAge } from './buy/age';
 import { buyAppraise } from './buy/appraise';
@@ -85,6 +90,11 @@ export const registry = [
   bearingsAdjustCone,
   bearingsGrade,
   bearingsServiceDue,
+  bearingsServiceSet,
+  bearingsBenches,
+  bearingsCartridgeSet,
+  bearingsLearnDrag,
+  bearingsContact,
   rebuildBolts,
 ] as const;
 

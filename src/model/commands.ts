@@ -8,6 +8,7 @@ import {
   bearingState,
   comparable,
   complaint,
+  cartridge,
   coneTrial,
   benchPosition,
   costLine,
@@ -28,6 +29,7 @@ import {
   PART_MARKS,
   provenance,
   PURPOSES,
+  riding,
   seized,
   sideCount,
   signature,
@@ -39,7 +41,7 @@ import {
   type Tray,
 } from './record';
 import { changedLeaves, leafValue, same, withLeaves } from './leaves';
-import { newTray, UNCOUNTED } from './fresh';
+import { newTray, UNCOUNTED, UNMEASURED } from './fresh';
 
 const id = z.string().min(1).max(64);
 const at = z.iso.datetime();
@@ -97,16 +99,31 @@ export const command = z.discriminatedUnion('type', [
   z.strictObject({
     type: z.literal('noteTray'),
     place,
-    changes: tray.pick({ ballReadingsMm: true, instrument: true, overBallsMm: true }).partial(),
+    changes: tray
+      .pick({ ballReadingsMm: true, instrument: true, overBallsMm: true, ballsWere: true, runOn: true })
+      .partial(),
   }),
   z.strictObject({ type: z.literal('seeTray'), place, changes: tray.shape.seen.partial() }),
-  z.strictObject({ type: z.literal('measureAxle'), place, changes: tray.shape.axle.partial() }),
+  z.strictObject({
+    type: z.literal('seeTrack'),
+    place,
+    track: id,
+    state: z.enum(['bright', 'dull', 'pitted']).nullable(),
+  }),
+  z.strictObject({ type: z.literal('workStep'), place, step: id, done: z.boolean() }),
+  z.strictObject({ type: z.literal('noteCartridge'), place, cartridge: id, changes: cartridge.partial() }),
+  z.strictObject({ type: z.literal('feelRound'), place, point: id, feel: coneTrial.shape.feel.nullable() }),
+  z.strictObject({ type: z.literal('planService'), place, changes: tray.shape.service.partial() }),
+  z.strictObject({ type: z.literal('describeRiding'), changes: riding.partial() }),
+  z.strictObject({ type: z.literal('measureAxle'), place, changes: tray.shape.axle }),
   z.strictObject({ type: z.literal('setSoil'), place, part: id, soil: z.enum(['oil', 'old-grease', 'mud', 'rust']) }),
   z.strictObject({
     type: z.literal('noteBearing'),
     place,
     when: z.enum(['before', 'after']),
     changes: bearingState.partial(),
+    /** The day, so that the next service can be counted from the first word on how it is now. */
+    on: z.iso.date().optional(),
   }),
   z.strictObject({ type: z.literal('addTrial'), place, trial: coneTrial }),
   z.strictObject({ type: z.literal('withdrawTrial'), place, trial: id }),
@@ -182,7 +199,7 @@ function remove<Row extends { id: string }>(rows: Draft<Row>[], rowId: string): 
 function trayOf(bicycle: Draft<Bicycle>, at: string): Draft<Tray> {
   const found = bicycle.trays.find((candidate) => candidate.place === at);
   if (found) return found;
-  bicycle.trays.push(newTray(at, bicycle.kind.wheels));
+  bicycle.trays.push(newTray(at));
   return bicycle.trays.at(-1)!;
 }
 
@@ -338,6 +355,35 @@ function change(bicycle: Draft<Bicycle>, step: Command): void {
     case 'seeTray':
       Object.assign(trayOf(bicycle, step.place).seen, step.changes);
       return;
+    case 'seeTrack': {
+      const { tracks } = trayOf(bicycle, step.place);
+      if (step.state === null) delete tracks[step.track];
+      else tracks[step.track] = step.state;
+      return;
+    }
+    case 'workStep': {
+      const tray = trayOf(bicycle, step.place);
+      tray.worked = tray.worked.filter((done) => done !== step.step);
+      if (step.done) tray.worked.push(step.step);
+      return;
+    }
+    case 'noteCartridge': {
+      const { cartridges } = trayOf(bicycle, step.place);
+      cartridges[step.cartridge] = { ...UNMEASURED, ...cartridges[step.cartridge], ...step.changes };
+      return;
+    }
+    case 'feelRound': {
+      const { round } = trayOf(bicycle, step.place);
+      if (step.feel === null) delete round[step.point];
+      else round[step.point] = step.feel;
+      return;
+    }
+    case 'planService':
+      Object.assign(trayOf(bicycle, step.place).service, step.changes);
+      return;
+    case 'describeRiding':
+      Object.assign(bicycle.riding, step.changes);
+      return;
     case 'measureAxle':
       Object.assign(trayOf(bicycle, step.place).axle, step.changes);
       return;
@@ -347,6 +393,7 @@ function change(bicycle: Draft<Bicycle>, step: Command): void {
     case 'noteBearing': {
       const tray = trayOf(bicycle, step.place);
       tray[step.when] = { feel: 'unknown', play: 'unknown', spinS: null, ...tray[step.when], ...step.changes };
+      if (step.when === 'after' && step.on) tray.service.doneOn ??= step.on;
       return;
     }
     case 'addTrial':
@@ -426,15 +473,14 @@ function change(bicycle: Draft<Bicycle>, step: Command): void {
 }
 
 function applied(bicycle: Bicycle, step: Command): Bicycle {
-  const tray = (place: string) => newTray(place, bicycle.kind.wheels);
   if (step.type === 'amend') {
     const values = step.changes.map(({ leaf, value }) => [leaf, value] as const);
-    return stillStands(bicycle, step) ? withLeaves(bicycle, values, tray) : bicycle;
+    return stillStands(bicycle, step) ? withLeaves(bicycle, values, newTray) : bicycle;
   }
   if (step.type === 'settleConflict') {
     const found = bicycle.conflicts.find((row) => row.id === step.conflict);
     if (!found) return bicycle;
-    const chosen = step.take === 'other' ? withLeaves(bicycle, [[found.leaf, found.other]], tray) : bicycle;
+    const chosen = step.take === 'other' ? withLeaves(bicycle, [[found.leaf, found.other]], newTray) : bicycle;
     return { ...chosen, conflicts: chosen.conflicts.filter((row) => row.id !== step.conflict) };
   }
   return produce(bicycle, (draft) => change(draft, step));

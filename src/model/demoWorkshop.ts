@@ -187,7 +187,7 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
   ];
   staff.trays = [
     {
-      ...newTray('hub.front', 'nutted'),
+      ...newTray('hub.front'),
       doneSteps: ['photo', 'before', 'skewer', 'locknut', 'cone', 'balls-left'],
       order: ['skewer', 'locknut.left', 'washer.left', 'cone.left', 'dust-cap.left', 'balls.left'],
       balls: {

@@ -73,7 +73,7 @@ describe('what the drawing carries', () => {
     { place: 'crank.left', state: 'unsafe' as const },
     { place: 'hub.rear', state: 'service' as const },
   ];
-  const tray = { ...newTray('hub.front', 'nutted'), order: ['locknut.left', 'cone.left'], backIn: ['cone.left'] };
+  const tray = { ...newTray('hub.front'), order: ['locknut.left', 'cone.left'], backIn: ['cone.left'] };
   const at = (stage: Parameters<typeof overlayFor>[0], changes: Partial<Bicycle> = {}, signed: string[] = []) =>
     Object.fromEntries(
       overlayFor(stage, bike('b', 'B', changes), findings, BOLTS, signed).map(({ place, sign, words }) => [

@@ -3,6 +3,7 @@ import { bicycleKind } from '@/core/bicycle';
 import {
   SCHEMA_VERSION,
   type Bicycle,
+  type CartridgeNote,
   type CostLine,
   type Lead,
   type SideCount,
@@ -40,8 +41,14 @@ export const NO_SIZE: Bicycle['size'] = { sizeMm: null, convention: 'centre-top'
 /** A row of balls that nobody has counted. */
 export const UNCOUNTED: SideCount = { out: null, holds: null, in: null, answer: null };
 
-/** An empty tray for an assembly, with the axle that is most often met at a front hub; nuts squeeze nothing. */
-export function newTray(place: string, wheels: BicycleKind['wheels']): Tray {
+/** A cartridge that nobody has measured. */
+export const UNMEASURED: CartridgeNote = { boreMm: null, odMm: null, widthMm: null, print: '', fate: null };
+
+/** How most bicycles are ridden. */
+export const USUAL_RIDING: Bicycle['riding'] = { use: 'mixed', hoursPerWeek: 5, jetWashed: false };
+
+/** An empty tray for an assembly. */
+export function newTray(place: string): Tray {
   return {
     place,
     assembly: null,
@@ -57,11 +64,15 @@ export function newTray(place: string, wheels: BicycleKind['wheels']): Tray {
     ballReadingsMm: [],
     instrument: 'caliper',
     overBallsMm: null,
-    seen: { grease: 'unknown', cup: 'unknown', cone: 'unknown', balls: 'unknown' },
-    axle:
-      wheels === 'nutted'
-        ? { majorMm: 9, pitchMm: 1, boreMm: 0, coneSpanMm: 60, clampForceN: 0 }
-        : { majorMm: 9, pitchMm: 1, boreMm: 5.2, coneSpanMm: 60, clampForceN: 3500 },
+    seen: { grease: 'unknown', cup: 'unknown', cone: 'unknown', balls: 'unknown', seal: 'unknown' },
+    tracks: {},
+    worked: [],
+    cartridges: {},
+    ballsWere: null,
+    round: {},
+    runOn: false,
+    service: { doneOn: null, grease: 'standard', seal: 'good' },
+    axle: {},
     soils: {},
     before: null,
     after: null,
@@ -119,6 +130,7 @@ export function newBicycle(id: string, at: string, name: string, kind: Partial<B
     tricks: [],
     identified: [],
     finish: { paint: null, hours: null, treatment: null },
+    riding: USUAL_RIDING,
     bench: null,
     archivedAt: null,
     conflicts: [],

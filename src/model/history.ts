@@ -25,7 +25,7 @@ function withoutEmptyTrays(changes: LeafChange[], before: Bicycle): LeafChange[]
   return changes.flatMap((change) => {
     const [head, place] = change.leaf.split('/');
     if (head !== 'trays' || change.before !== undefined) return [change];
-    const empty = { ...before, trays: [newTray(place!, before.kind.wheels)] };
+    const empty = { ...before, trays: [newTray(place!)] };
     const usual = leafValue(empty, change.leaf);
     if (usual === undefined) return [change];
     return same(usual, change.after) ? [] : [{ ...change, before: usual }];

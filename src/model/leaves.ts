@@ -28,7 +28,7 @@ const ROW_LISTS = [
   'identified',
 ] as const;
 /** Objects whose fields are leaves. */
-const FIELD_OBJECTS = ['kind', 'sale', 'lead', 'provenance', 'size', 'door', 'features', 'finish'] as const;
+const FIELD_OBJECTS = ['kind', 'sale', 'lead', 'provenance', 'size', 'door', 'features', 'finish', 'riding'] as const;
 /** Fields that are leaves themselves. */
 const PLAIN = [
   'name',
@@ -42,7 +42,19 @@ const PLAIN = [
   'bench',
   'archivedAt',
 ] as const;
-const TRAY_OBJECTS = ['seen', 'axle', 'balls', 'soils', 'marks', 'fates', 'hardened'] as const;
+const TRAY_OBJECTS = [
+  'seen',
+  'axle',
+  'balls',
+  'soils',
+  'marks',
+  'fates',
+  'hardened',
+  'tracks',
+  'cartridges',
+  'round',
+  'service',
+] as const;
 const TRAY_PLAIN = [
   'assembly',
   'extra',
@@ -55,6 +67,9 @@ const TRAY_PLAIN = [
   'overBallsMm',
   'before',
   'after',
+  'worked',
+  'ballsWere',
+  'runOn',
 ] as const;
 
 type Any = Record<string, unknown>;

@@ -60,7 +60,7 @@ describe('leaves', () => {
         const before = origin();
         const after = changed('a', list, before);
         const changes = changedLeaves(before, after);
-        const tray = (place: string) => newTray(place, before.kind.wheels);
+        const tray = (place: string) => newTray(place);
         expect(
           facts(
             withLeaves(

@@ -60,7 +60,7 @@ export function mergeBicycles(a: Bicycle, b: Bicycle): Bicycle {
     values.push([leaf, won.value]);
   }
   const ground = laterCopy(a, b);
-  const merged = withLeaves(ground, values, (place) => newTray(place, ground.kind.wheels));
+  const merged = withLeaves(ground, values, newTray);
   return {
     ...merged,
     createdAt: [a.createdAt, b.createdAt].sort()[0]!,

@@ -112,15 +112,7 @@ describe('from twelve checks to seventy', () => {
   test('a tray of version 3 keeps its ticks and counts, and its timers run on', () => {
     const now = newBicycle('b', AT, 'B');
     const { seized: _s, tricks: _t, identified: _i, finish: _f, ...rest } = now;
-    const {
-      assembly: _a,
-      extra: _e,
-      marks: _m,
-      cleaned: _c,
-      fates: _fa,
-      hardened: _h,
-      ...tray
-    } = newTray('hub.front', 'nutted');
+    const { assembly: _a, extra: _e, marks: _m, cleaned: _c, fates: _fa, hardened: _h, ...tray } = newTray('hub.front');
     const old = {
       ...rest,
       schemaVersion: 3,

@@ -1,4 +1,5 @@
-import { NO_LEAD, NO_PAPERS, NO_SIZE, USUAL_BATHS } from './fresh';
+import { NO_LEAD, NO_PAPERS, NO_SIZE, USUAL_BATHS, USUAL_RIDING } from './fresh';
+import { same } from './leaves';
 import { bicycleRecord, SCHEMA_VERSION, workshopSettings, type Bicycle, type WorkshopSettings } from './record';
 
 type Raw = Record<string, unknown>;
@@ -46,6 +47,7 @@ function isOldUsual(line: Raw): boolean {
 /**
  * One step from each older version to the next. Version 0 is the shape of the first trials: money of the purchase stood
  * as a bare amount and there were no photographs. Version 1 knew two kinds of brake and no gears.
+ * Version 4 knew one cup and one cone for a bearing, and gave every tray the axle of a front hub.
  * Version 3 knew trays of one kind, two sides of balls and no stuck parts.
  * Version 2 had twelve checks, and five usual faults that stood as cost lines instead of a door check.
  */
@@ -138,12 +140,40 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
       finish: { paint: null, hours: null, treatment: null },
     };
   },
+  4: (old) => {
+    const rows = (list: unknown) => (Array.isArray(list) ? (list as Raw[]) : []);
+    return {
+      ...old,
+      schemaVersion: 5,
+      riding: USUAL_RIDING,
+      trays: rows(old.trays).map((tray) => ({
+        ...tray,
+        // An axle that stands as it was handed out was not measured: the usual of its assembly is worked out instead.
+        axle: OLD_AXLES.some((usual) => same(usual, tray.axle)) ? {} : tray.axle,
+        seen: { ...(tray.seen as Raw), seal: 'unknown' },
+        tracks: {},
+        worked: [],
+        cartridges: {},
+        ballsWere: null,
+        round: {},
+        runOn: false,
+        service: { doneOn: null, grease: 'standard', seal: 'good' },
+      })),
+    };
+  },
 };
+
+/** Axles that version 4 gave to every tray. */
+const OLD_AXLES = [
+  { majorMm: 9, pitchMm: 1, boreMm: 0, coneSpanMm: 60, clampForceN: 0 },
+  { majorMm: 9, pitchMm: 1, boreMm: 5.2, coneSpanMm: 60, clampForceN: 3500 },
+];
 
 const SETTINGS_STEPS: Record<number, (old: Raw) => Raw> = {
   1: (old) => ({ ...old, schemaVersion: 2, letterKeys: true }),
   2: (old) => ({ ...old, schemaVersion: 3, frontBrakeHand: 'either', customerPerHour: 0 }),
   3: (old) => ({ ...old, schemaVersion: 4, baths: USUAL_BATHS }),
+  4: (old) => ({ ...old, schemaVersion: 5 }),
 };
 
 export type Opened =

@@ -1,6 +1,6 @@
 import type { PlacedSign } from '@/core/drawing/svg';
 import type { SignId } from '@/core/drawing/signs';
-import { stateRank, type StateId } from '@/core/vocabulary/vocabulary';
+import { isBearing, stateRank, type StateId } from '@/core/vocabulary/vocabulary';
 import type { Bicycle, Stage } from './record';
 import { runningTimers } from './selectors';
 
@@ -58,8 +58,7 @@ export function overlayFor(
   }
   if (stage === 'overhaul')
     for (const { place, state } of findings)
-      if (/^(hub|headset|bottom-bracket|pedal|freehub)/.test(place) && !signs.has(place))
-        signs.set(place, { sign: state });
+      if (isBearing(place) && !signs.has(place)) signs.set(place, { sign: state });
   if (stage === 'clean')
     for (const { timer } of runningTimers(bicycle))
       signs.set(timer.place, { sign: 'in-bath', words: `in the bath: ${timer.label}` });

@@ -10,7 +10,7 @@ import { CONVENTIONS } from '@/core/buy/conventions';
 z.config({ jitless: true });
 
 /** Version of the stored shape; every change of it adds a step to `migrate.ts`. */
-export const SCHEMA_VERSION = 4;
+export const SCHEMA_VERSION = 5;
 
 export const STAGES = [
   'buy',
@@ -85,6 +85,19 @@ export const sideCount = z.strictObject({
 });
 export type SideCount = z.output<typeof sideCount>;
 
+/** A cartridge bearing of an assembly: what the caliper and the print say, and what becomes of it. */
+export const cartridge = z.strictObject({
+  boreMm: z.number().gt(0).max(200).nullable(),
+  odMm: z.number().gt(0).max(200).nullable(),
+  widthMm: z.number().gt(0).max(200).nullable(),
+  print: z.string().max(60),
+  fate: z.enum(['keep', 'repack', 'renew']).nullable(),
+});
+export type CartridgeNote = z.output<typeof cartridge>;
+
+const track = z.enum(['bright', 'dull', 'pitted']);
+const coneFeel = z.enum(['loose', 'tick', 'smooth', 'tight']);
+
 const bearingFeel = z.enum(['smooth', 'light-rumble', 'gritty', 'notchy', 'tight', 'seized', 'unknown']);
 const bearingPlay = z.enum(['none', 'slight', 'clear', 'unknown']);
 export const bearingState = z.strictObject({
@@ -96,7 +109,7 @@ export const bearingState = z.strictObject({
 export const coneTrial = z.strictObject({
   id,
   turnDeg: z.number().min(-720).max(720),
-  feel: z.enum(['loose', 'tick', 'smooth', 'tight']),
+  feel: coneFeel,
   clamped: z.boolean(),
 });
 
@@ -132,14 +145,34 @@ export const tray = z.strictObject({
     cup: z.enum(['bright', 'dull', 'pitted', 'unknown']),
     cone: z.enum(['bright', 'dull', 'pitted', 'unknown']),
     balls: z.enum(['bright', 'dull', 'rusty', 'short', 'unknown']),
+    seal: z.enum(['sound', 'torn', 'unknown']),
   }),
-  axle: z.strictObject({
-    majorMm: z.number(),
-    pitchMm: z.number(),
-    boreMm: z.number(),
-    coneSpanMm: z.number(),
-    clampForceN: z.number(),
+  /** Tracks by row and part, such as left.cup, as they were seen. */
+  tracks: z.record(id, track),
+  /** Steps of the overhaul that are done. */
+  worked: z.array(id).max(60),
+  cartridges: z.record(id, cartridge),
+  /** Whether the balls that came out went back in. */
+  ballsWere: z.enum(['reused', 'renewed']).nullable(),
+  /** Feel at points round the turn, once it is set. */
+  round: z.record(id, coneFeel),
+  /** A pitted cup was accepted: it runs on, and the sheet says so. */
+  runOn: z.boolean(),
+  service: z.strictObject({
+    doneOn: z.iso.date().nullable(),
+    grease: z.enum(['thick', 'standard', 'thin']),
+    seal: z.enum(['good', 'poor']),
   }),
+  /** The axle as far as it was measured; the rest is the usual of its assembly. */
+  axle: z
+    .strictObject({
+      majorMm: z.number(),
+      pitchMm: z.number(),
+      boreMm: z.number(),
+      coneSpanMm: z.number(),
+      clampForceN: z.number(),
+    })
+    .partial(),
   soils: z.record(id, soil),
   before: bearingState.nullable(),
   after: bearingState.nullable(),
@@ -198,6 +231,13 @@ export const finish = z.strictObject({
   paint: z.enum(['sound', 'dull', 'scuffed', 'patina', 'flaking', 'bare', 'plated']).nullable(),
   hours: z.number().min(0).max(200).nullable(),
   treatment: id.nullable(),
+});
+
+/** How it will be ridden: what an interval of service follows from. */
+export const riding = z.strictObject({
+  use: z.enum(['dry', 'mixed', 'wet']),
+  hoursPerWeek: z.number().min(0).max(168),
+  jetWashed: z.boolean(),
 });
 
 export const signature = z.strictObject({
@@ -375,6 +415,7 @@ export const bicycleRecord = z.strictObject({
   tricks: z.array(trick),
   identified: z.array(identified),
   finish,
+  riding,
   /** Where the bench stood last, so that it opens there again. */
   bench: benchPosition.nullable(),
   archivedAt: at.nullable(),

@@ -3,9 +3,7 @@ import { applyCommand, command, type Command } from './commands';
 import { newBicycle, newTray, USUAL_COSTS, USUAL_SETTINGS } from './fresh';
 import type { Bicycle } from './record';
 import {
-  beforeFromLookOver,
   appraisalInput,
-  coneInput,
   decidedInput,
   latestObservations,
   lookOverInput,
@@ -96,19 +94,6 @@ describe('what a record means', () => {
     ]);
   });
 
-  test('what the look-over felt can stand as the hub’s before, until something stands there', () => {
-    const felt = after(seen('1', 'hub-front', { feel: 'gritty', play: 'slight', spinS: 14 }));
-    expect(beforeFromLookOver(felt, trayFor(felt, 'hub.front'))).toEqual({ feel: 'gritty', play: 'slight', spinS: 14 });
-    const noted = after(seen('1', 'hub-front', { feel: 'gritty' }), {
-      type: 'noteBearing',
-      place: 'hub.front',
-      when: 'before',
-      changes: { feel: 'tight' },
-    });
-    expect(beforeFromLookOver(noted, trayFor(noted, 'hub.front'))).toBeNull();
-    expect(beforeFromLookOver(after(), trayFor(after(), 'hub.front'))).toBeNull();
-  });
-
   test('once jobs are decided they are the costs, and the price paid is what was asked', () => {
     const bought = after(
       { type: 'setAppraisal', changes: { asking: 14000 } },
@@ -131,18 +116,6 @@ describe('what a record means', () => {
     expect(spent(books)).toBe(10500);
     expect(workedMinutes(books)).toBe(60);
     expect(resultInput(books, USUAL_SETTINGS)).toMatchObject({ sale: 30000, fee: 500, purchase: 9000, minutes: 60 });
-  });
-
-  test('a nutted axle is squeezed by nothing, a quick release by its skewer', () => {
-    expect(newTray('hub.front', 'nutted').axle.clampForceN).toBe(0);
-    const nutted = after(
-      { type: 'describeKind', changes: { wheels: 'nutted' } },
-      { type: 'addTrial', place: 'hub.front', trial: { id: 't', turnDeg: -20, feel: 'tick', clamped: false } },
-    );
-    expect(trayFor(nutted, 'hub.front').axle.boreMm).toBe(0);
-    expect(coneInput(trayFor(nutted, 'hub.front'), USUAL_SETTINGS, 0).trials).toEqual([
-      { turnDeg: -20, feel: 'tick', clamped: false },
-    ]);
   });
 
   test('an empty tray is not stored until something lies in it', () => {

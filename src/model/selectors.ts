@@ -1,4 +1,3 @@
-import type { AdjustConeInput } from '@/core/bearings/adjustCone';
 import type { BuyAppraiseInput } from '@/core/buy/appraise';
 import { MOST_TAUGHT } from '@/core/buy/doorLine';
 import type { Evidence } from '@/core/inspect/evidence';
@@ -7,6 +6,7 @@ import { judgeTorque } from '@/core/rebuild/judgeTorque';
 import type { Bolt } from '@/core/rebuild/bolts';
 import type { AppraiseInput } from '@/core/money/appraise';
 import type { ResultInput } from '@/core/money/result';
+import { isBearing, placeLabel } from '@/core/vocabulary/vocabulary';
 import { newTray, UNCOUNTED } from './fresh';
 import type { Bicycle, Job, Observation, SideCount, Tray, WorkshopSettings } from './record';
 
@@ -171,17 +171,9 @@ export function complaintsInput(bicycle: Bicycle) {
   };
 }
 
-/** What the look-over felt at a tray's bearing, as its state before the work; null where nothing was felt or it stands already. */
-export function beforeFromLookOver(bicycle: Bicycle, tray: Tray): NonNullable<Tray['before']> | null {
-  if (tray.before) return null;
-  const seen = latestObservations(bicycle).get(tray.place.replace('.', '-'))?.evidence;
-  if (!seen || (seen.feel === undefined && seen.play === undefined && seen.spinS === undefined)) return null;
-  return { feel: seen.feel ?? 'unknown', play: seen.play ?? 'unknown', spinS: seen.spinS ?? null };
-}
-
 /** The tray of a place, or an empty one that is not stored until something is put in it. */
 export function trayFor(bicycle: Bicycle, place: string): Tray {
-  return bicycle.trays.find((tray) => tray.place === place) ?? newTray(place, bicycle.kind.wheels);
+  return bicycle.trays.find((tray) => tray.place === place) ?? newTray(place);
 }
 
 /** The counts of one row of balls; none where nobody has counted yet. */
@@ -199,16 +191,6 @@ export function doneSteps(bicycle: Bicycle): { place: string; step: string }[] {
   return bicycle.trays.flatMap((tray) => tray.doneSteps.map((step) => ({ place: tray.place, step })));
 }
 
-/** The question for `bearings.adjustCone` at a tray, with the allowance worked out for its skewer. */
-export function coneInput(tray: Tray, settings: WorkshopSettings, allowanceDeg: number): AdjustConeInput {
-  return {
-    pitchMm: tray.axle.pitchMm,
-    school: settings.school,
-    allowanceDeg,
-    trials: tray.trials.map(({ turnDeg, feel, clamped }) => ({ turnDeg, feel, clamped })),
-  };
-}
-
 /** Each bolt's last signature, judged against its band. */
 export function signedBolts(bicycle: Bicycle, bolts: Bolt[]) {
   const last = new Map(bicycle.signatures.map((row) => [row.bolt, row]));
@@ -223,11 +205,16 @@ export function spent(bicycle: Bicycle): number {
   return (bicycle.purchase?.paid ?? 0) + bicycle.lines.reduce((sum, line) => sum + line.paid, 0) + bicycle.sale.fee;
 }
 
+/** Whether a bearing was taken apart, and nothing of it is back nor anything noted of how it is now. */
+function isOpenBearing(tray: Tray): boolean {
+  return isBearing(tray.place) && tray.order.length > 0 && tray.backIn.length === 0 && !tray.after;
+}
+
 /** What a bicycle waits for, in the order of the work: the first stage that has not been begun or is not finished. */
 export function nextThing(bicycle: Bicycle): { stage: Bicycle['minutes'][number]['stage']; words: string } {
   const looked = latestObservations(bicycle).size;
   const kept = bicycle.jobs.filter((row) => row.decision === 'keep');
-  const hub = bicycle.trays.find((tray) => tray.place === 'hub.front');
+  const apart = bicycle.trays.find((tray) => isOpenBearing(tray));
   if (bicycle.sale.price !== null) return { stage: 'hand-over', words: 'Sold: look at what it earned' };
   const customer = bicycle.purpose === 'customer';
   if (!bicycle.purchase && !customer)
@@ -235,8 +222,7 @@ export function nextThing(bicycle: Bicycle): { stage: Bicycle['minutes'][number]
   if (looked === 0) return { stage: 'look-over', words: 'Look it over, front to back' };
   if (kept.length === 0)
     return { stage: 'decide', words: customer ? 'Make the estimate, ask the owner' : 'Decide what is done' };
-  if (hub && hub.order.length > 0 && hub.backIn.length === 0 && !hub.after)
-    return { stage: 'overhaul', words: 'Front hub lies open in its tray' };
+  if (apart) return { stage: 'overhaul', words: `${placeLabel(apart.place)} lies open in its tray` };
   if (kept.some((row) => !row.done))
     return { stage: 'strip', words: `${kept.filter((row) => !row.done).length} jobs to do` };
   if (bicycle.signatures.length === 0) return { stage: 'rebuild', words: 'Torque round' };

@@ -53,6 +53,29 @@ export function bestOfTwo(original: StockItem['state'], other: StockItem['state'
   return RANK[other] > RANK[original] ? 'other' : 'original';
 }
 
+/** Balls of one size in the drawer, new and of one lot: the largest bag, since lots are never mixed. */
+export function ballsInDrawer(fractionIn: string, items: Record<string, StockItem>): number {
+  return Math.max(
+    0,
+    ...namedInDrawer(fractionIn, items)
+      .filter(({ label }) => /ball/i.test(label))
+      .map(({ quantity }) => quantity),
+  );
+}
+
+/** New ones in the drawer whose size or name says this. */
+export function namedInDrawer(name: string, items: Record<string, StockItem>): StockItem[] {
+  const asked = name.toLowerCase();
+  return inStock(items).filter(
+    ({ state, size, label }) =>
+      state === 'new' &&
+      `${label} ${size}`
+        .toLowerCase()
+        .split(/[\s,;]+/)
+        .includes(asked),
+  );
+}
+
 /** What the drawer has in place of one part: it belongs to the same place and its name shares the part's first word. */
 export function insteadOf(place: string, label: string, items: Record<string, StockItem>): StockItem[] {
   const word = label

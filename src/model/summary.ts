@@ -1,11 +1,11 @@
 import { z } from 'zod';
 import { bicycleKind, BRIEFS } from '@/core/bicycle';
 import { STATES } from '@/core/vocabulary/vocabulary';
-import { PURPOSES, STAGES, type Bicycle } from './record';
+import { coneTrial, PURPOSES, STAGES, type Bicycle } from './record';
 import { nextThing, runningTimers, spent, taughtBy, workedMinutes } from './selectors';
 
 /** Raised whenever a summary is worked out differently, so that kept ones are made anew. */
-export const SUMMARY_RULES = 3;
+export const SUMMARY_RULES = 4;
 
 /**
  * What the floor shows of a bicycle, so that it opens without reading every record. A cache: it is keyed by the revision
@@ -41,6 +41,8 @@ export const summary = z.strictObject({
   }),
   /** Tricks that the next like bicycle is shown. */
   tricks: z.array(z.strictObject({ assembly: z.string(), step: z.string(), text: z.string() })),
+  /** Cones and cups that were set on it: what this bench's locknuts drag is learnt from them. */
+  cones: z.array(z.strictObject({ place: z.string(), trials: z.array(coneTrial.omit({ id: true })) })),
   /** What it is to become, and what was paid for it: a donor's price is shared over its parts. */
   brief: z.enum(BRIEFS),
   paid: z.number(),
@@ -84,6 +86,12 @@ export function summaryOf(bicycle: Bicycle, earlier?: Summary): Summary {
     worked: workedMinutes(bicycle),
     taught: taughtBy(bicycle),
     tricks: bicycle.tricks.map(({ assembly, step, text }) => ({ assembly, step, text })),
+    cones: bicycle.trays
+      .filter(({ trials }) => trials.length > 1)
+      .map(({ place, trials }) => ({
+        place,
+        trials: trials.map(({ turnDeg, feel, clamped }) => ({ turnDeg, feel, clamped })),
+      })),
     brief: bicycle.brief,
     paid: bicycle.purchase?.paid ?? 0,
     soldFor: bicycle.sale.price === null ? null : { price: bicycle.sale.price, on: bicycle.updatedAt.slice(0, 10) },

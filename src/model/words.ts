@@ -167,6 +167,18 @@ export function wordsFor(command: Command, before: Bicycle): string {
       return `${placeLabel(command.place).toLowerCase()}: ${Object.entries(command.changes)
         .map(([part, seen]) => `${part} ${seen}`)
         .join(', ')}`;
+    case 'seeTrack':
+      return `${placeLabel(command.place).toLowerCase()}, ${command.track.replace('.', ' ')}: ${command.state ?? 'not looked at'}`;
+    case 'workStep':
+      return `${placeLabel(command.place).toLowerCase()}: step ${command.done ? 'done' : 'taken back'}`;
+    case 'noteCartridge':
+      return `${placeLabel(command.place).toLowerCase()}, cartridge ${command.cartridge}: ${keys(command.changes)}`;
+    case 'feelRound':
+      return `${placeLabel(command.place).toLowerCase()}, felt round the turn: ${command.feel ?? 'taken back'}`;
+    case 'planService':
+      return `${placeLabel(command.place).toLowerCase()}: next service`;
+    case 'describeRiding':
+      return `how it is ridden: ${keys(command.changes)}`;
     case 'measureAxle':
       return `axle: ${keys(command.changes)}`;
     case 'setSoil':

@@ -2,10 +2,10 @@ import { z } from 'zod';
 import { defineCalculator } from '../calculator';
 import { roundTo } from '../numbers';
 import { row, type WorkingRow } from '../verdict';
+import { ADJUSTS, type Adjusts } from './benchTypes';
 import { bestAction, coneTables, SURE, type Action } from './coneAdvice';
 import { afterFeel, afterTurn, coneGrid, expectation, FEELS, spreadOf, startBelief } from './coneBelief';
 
-const SPANNER_MM = 150;
 const FLAT_DEG = 60;
 /** From tight the cone has been run down until it resists, from loose backed off: by how little is all that is known. */
 const START_DEG = { 'from-tight': 3, 'from-loose': -3 } as const;
@@ -28,6 +28,8 @@ const input = z.strictObject({
     .strictObject({ tickDeg: z.number().min(1).max(90).default(10), smoothDeg: z.number().min(1).max(90).default(12) })
     .prefault({}),
   missShare: z.number().min(0).max(0.4).default(0.05).describe('share of feels read as a neighbour'),
+  turns: z.enum(ADJUSTS).default('cone').describe('what is turned: only the words differ'),
+  toolMm: z.number().min(20).max(600).default(150).describe('length of the tool, to say how far its tip travels'),
   trials: z
     .array(
       z.strictObject({
@@ -42,13 +44,23 @@ const input = z.strictObject({
 export type AdjustConeInput = z.input<typeof input>;
 type Session = z.output<typeof input>;
 
+/** The tool of each, and what is done before it can be felt. */
+const TOOLS: Record<Adjusts, { name: string; locked: string }> = {
+  cone: { name: 'spanner', locked: 'lock it, ' },
+  'adjustable-cup': { name: 'spanner', locked: 'lock it, ' },
+  'top-cap': { name: 'key', locked: '' },
+  'preload-cap': { name: 'tool', locked: '' },
+};
+
 export interface NextTurn {
   turnDeg: number;
   feelClamped: boolean;
-  /** Travel of the tip of a 150 mm spanner. */
+  /** Travel of the tip of the tool. */
   tipTravelMm: number;
   /** Share of one flat of a hexagon. */
   flatShare: number;
+  /** How far the thread moves what is turned. */
+  travelMm: number;
   words: string;
 }
 
@@ -56,6 +68,8 @@ export interface ConeAdvice {
   next: NextTurn | null;
   done: boolean;
   estimate: { toIdealDeg: number; sdDeg: number };
+  /** Degrees tighter than where play ends, as it is ridden. */
+  standsDeg: number;
   playMm: number | null;
   rightChance: number;
   reasons: string[];
@@ -103,6 +117,7 @@ function run(session: Session): ConeAdvice {
     next: action && nextTurn(session, action),
     done,
     estimate: { toIdealDeg: roundTo(toIdealDeg, 6), sdDeg },
+    standsDeg: roundTo(meanDeg + session.allowanceDeg, 6),
     playMm: last === undefined ? null : Math.max(0, -meanDeg / 360) * session.pitchMm,
     rightChance,
     reasons: reasonsFor(session, { done, asRidden, rightChance, toIdealDeg, sdDeg }),
@@ -119,19 +134,20 @@ function run(session: Session): ConeAdvice {
 
 function nextTurn(session: Session, { turnDeg, clamped }: Action): NextTurn {
   const size = Math.abs(turnDeg);
-  const tipTravelMm = (2 * Math.PI * SPANNER_MM * size) / 360;
+  const { name, locked } = TOOLS[session.turns];
+  const tipTravelMm = (2 * Math.PI * session.toolMm * size) / 360;
   const flatShare = size / FLAT_DEG;
   const feelIt =
     session.allowanceDeg === 0
-      ? 'lock it and feel'
+      ? `${locked}feel`
       : clamped
-        ? 'lock it, close the skewer in the fork and feel'
-        : 'lock it and feel with the skewer open';
+        ? `${locked}close the skewer as it is ridden and feel`
+        : `${locked}feel with the skewer open`;
   const words =
     turnDeg === 0
-      ? `Do not turn. ${session.allowanceDeg > 0 && clamped ? 'Close the skewer in the fork and feel it as it is ridden.' : 'Feel it once more at several points of the turn.'}`
-      : `${turnDeg > 0 ? 'Tighten' : 'Open'} by ${Math.round(tipTravelMm)} mm at the tip of a ${SPANNER_MM} mm spanner, ${flatWords(flatShare)} (${size}°), then ${feelIt}.`;
-  return { turnDeg, feelClamped: clamped, tipTravelMm, flatShare, words };
+      ? `Do not turn. ${session.allowanceDeg > 0 && clamped ? 'Close the skewer and feel it as it is ridden.' : 'Feel it once more at several points of the turn.'}`
+      : `${turnDeg > 0 ? 'Tighten' : 'Open'} by ${Math.round(tipTravelMm)} mm at the tip of a ${session.toolMm} mm ${name}, ${flatWords(flatShare)} (${size}°), then ${feelIt}.`;
+  return { turnDeg, feelClamped: clamped, tipTravelMm, flatShare, travelMm: (session.pitchMm * size) / 360, words };
 }
 
 function flatWords(flats: number): string {

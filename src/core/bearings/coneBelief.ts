@@ -63,13 +63,13 @@ const BAND_SCALES = [
   { scale: 4 / 3, weight: 0.06 },
 ];
 
-/** The grid for a model: wide enough for the start and for all that has been turned. */
-export function coneGrid(model: ConeModel, turnedDeg: number): ConeGrid {
+/** The grid for a model: wide enough for the start and for all that has been turned. Drag that is given is not doubted. */
+export function coneGrid(model: ConeModel, turnedDeg: number, drag: 'doubted' | 'given' = 'doubted'): ConeGrid {
   const narrowest = Math.min(model.bands.tickDeg, model.bands.smoothDeg);
   const stepDeg = narrowest < 6 ? 1 : 2;
   const reach = Math.min(1200, 170 + model.allowanceDeg + turnedDeg);
   const half = Math.ceil(reach / stepDeg);
-  const drags = model.lockShift.sdDeg > 0 ? DRAG_OFFSETS : [{ sds: 0, weight: 1 }];
+  const drags = drag === 'doubted' && model.lockShift.sdDeg > 0 ? DRAG_OFFSETS : [{ sds: 0, weight: 1 }];
   return {
     stepDeg,
     x: Float64Array.from({ length: 2 * half + 1 }, (_, i) => (i - half) * stepDeg),

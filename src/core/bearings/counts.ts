@@ -1,4 +1,4 @@
-export const MISMATCH_ANSWERS = ['lost', 'split', 'came-short', 'came-overfull'] as const;
+export const MISMATCH_ANSWERS = ['lost', 'split', 'came-short', 'came-overfull', 'cage-to-loose'] as const;
 export type MismatchAnswer = (typeof MISMATCH_ANSWERS)[number];
 
 export interface BallCounts {
@@ -21,15 +21,17 @@ export interface CountCheck {
  * Any two that differ are asked about; a mismatch is settled by an answer that can explain it, and a last count in
  * that differs from what the cup holds is never settled by silence.
  *
- * Example: out nine, holds nine, in eight → asked, answered by lost.
+ * A retainer that is given up for loose balls lets more of them in. Example: out nine, holds nine, in eight → asked,
+ * answered by lost.
  */
-export function checkCounts(counts: BallCounts): CountCheck {
+export function checkCounts(counts: BallCounts, caged = false): CountCheck {
   const { out, holds, in: put, answer } = counts;
   const questions: string[] = [];
   const answers = new Set<MismatchAnswer>();
   if (out !== null && holds !== null && out < holds) {
     questions.push(`${out} came out and the cup holds ${holds}`);
     for (const possible of ['came-short', 'lost', 'split'] as const) answers.add(possible);
+    if (caged) answers.add('cage-to-loose');
   }
   if (out !== null && holds !== null && out > holds) {
     questions.push(`${out} came out and the cup holds only ${holds}`);
@@ -43,6 +45,7 @@ export function checkCounts(counts: BallCounts): CountCheck {
   if (put !== null && due !== null && put > due) {
     questions.push(`${put} went in where ${due} belong`);
     answers.add('came-overfull');
+    if (caged) answers.add('cage-to-loose');
   }
   return {
     question: questions.length ? `${questions.join('; ')}.` : null,

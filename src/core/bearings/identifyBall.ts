@@ -19,6 +19,8 @@ export type IdentifyBallInput = z.input<typeof input>;
 
 export interface IdentifiedBall extends Judged<'in-size' | 'undersize' | 'uneven' | 'unknown'> {
   nominal: { fractionIn: string; diameterMm: number } | null;
+  /** Balls of this size in a bag, as they are usually sold. */
+  usualPack: number | null;
   meanMm: number;
   undersizeMm: number;
   spreadMm: number;
@@ -66,6 +68,7 @@ function run({ readingsMm, instrument }: z.output<typeof input>): IdentifiedBall
 
   return {
     nominal: known ? { fractionIn: nearest.fractionIn, diameterMm: nearest.diameterMm } : null,
+    usualPack: known ? nearest.usualPack : null,
     meanMm,
     undersizeMm: plainZero(underUm / 1000),
     spreadMm: spreadUm / 1000,

@@ -38,6 +38,10 @@ export interface BallRow {
   fractionIn: string;
   diameterMm: number;
   usual: number | null;
+  /** Circle through the middles of the balls, back-computed from the usual count: for the drawing, never an objection. */
+  circleMm: number | null;
+  /** Held in a retainer. */
+  caged: boolean;
 }
 
 /** One assembly at one place of a bicycle: parts along its axis, steps in the order of the work. */
@@ -66,12 +70,24 @@ function titleAt(title: string, place: string, several: boolean): string {
 
 function ballRow(entry: string): BallRow {
   const [id, source] = entry.split('=') as [string, string];
-  const at = source.lastIndexOf('/', source.lastIndexOf('/') - 1);
-  const fractionIn = source.slice(at + 1);
-  const [place, side] = source.slice(0, at).split('/') as [string, string];
-  const row = ballSets.find((each) => each.place === place && each.side === side && each.ballFractionIn === fractionIn);
+  const [place, side, upper, lower, arrangement] = source.split('/') as [string, string, string, string, string?];
+  const fractionIn = `${upper}/${lower}`;
+  const row = ballSets.find(
+    (each) =>
+      each.place === place &&
+      each.side === side &&
+      each.ballFractionIn === fractionIn &&
+      (arrangement === undefined || each.arrangement === arrangement),
+  );
   if (!row) throw new Error(`no ball set for ${entry}`);
-  return { id, fractionIn, diameterMm: row.ballDiameterMm, usual: row.countUsual };
+  return {
+    id,
+    fractionIn,
+    diameterMm: row.ballDiameterMm,
+    usual: row.countUsual,
+    circleMm: row.pitchDiameterMm,
+    caged: row.arrangement === 'caged',
+  };
 }
 
 function partOf(row: (typeof partRows)[number], place: string): AssemblyPart {
@@ -164,6 +180,7 @@ const PLACE_ORDER = [
   'brake.front',
   'brake.rear',
   'derailleur.rear',
+  'pulleys',
   'derailleur.front',
   'shifter.left',
   'shifter.right',
@@ -173,6 +190,9 @@ const PLACE_ORDER = [
   'headset',
   'hub.front',
   'hub.rear',
+  'cogs',
+  'freehub',
+  'linkage',
   'frame',
 ];
 

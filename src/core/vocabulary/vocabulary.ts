@@ -32,6 +32,16 @@ export function placeLabel(id: string): string {
   return places.find((place) => place.id === id)?.label ?? id;
 }
 
+/** Whether a place is a bearing. */
+export function isBearing(id: string): boolean {
+  return places.some((place) => place.id === id && place.kind === 'bearing');
+}
+
+/** The place whose bearing is set for this one: both ends of a headset are one. Example: `headset.lower` → `headset`. */
+export function bearingAt(id: string): string {
+  return id.startsWith('headset.') ? 'headset' : id;
+}
+
 /** The word for a state. */
 export function stateLabel(id: StateId): string {
   return states.find((state) => state.id === id)!.label;

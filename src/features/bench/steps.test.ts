@@ -7,7 +7,7 @@ const AT = '2026-11-25T10:00:00.000Z';
 const around = { assembly: frontHub, bolts: [], findings: [] };
 const steps = (task: BenchTask, changes: Partial<Bicycle> = {}) =>
   benchSteps(task, { ...newBicycle('b', AT, 'B'), ...changes }, around);
-const tray = newTray('hub.front', 'quick-release');
+const tray = newTray('hub.front');
 
 describe('the steps of the bench', () => {
   test('a strip step says its tool, which way it turns and what is forgotten, and records what comes off', () => {

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useCallback, useEffect, useState, type ComponentType } from 'react';
+import { bearingAt, isBearing, placeLabel } from '@/core/vocabulary/vocabulary';
 import { checkPlaces } from '@/core/inspect/checks';
 import type { Command } from '@/model/commands';
 import { STAGES, type Bicycle, type Stage } from '@/model/record';
@@ -60,7 +61,8 @@ function stageNotes(bicycle: Bicycle, currency: string): Partial<Record<Stage, s
   const seen = latestObservations(bicycle);
   const looked = places.filter((at) => at.checks.some((check) => seen.has(check.id))).length;
   const running = runningTimers(bicycle).length;
-  const hub = bicycle.trays.find((tray) => tray.place === 'hub.front');
+  const bearingsDone = bicycle.trays.filter((tray) => tray.after).length;
+  const setting = bicycle.trays.find((tray) => !tray.after && tray.trials.length > 0);
   const off = bicycle.trays.reduce(
     (sum, tray) => sum + tray.order.filter((part) => !tray.backIn.includes(part)).length,
     0,
@@ -75,7 +77,11 @@ function stageNotes(bicycle: Bicycle, currency: string): Partial<Record<Stage, s
     decide: kept.length ? `${kept.length} jobs kept` : '',
     strip: off ? `${off === 1 ? 'one part' : `${off} parts`} in trays` : '',
     clean: running ? `${running} running` : '',
-    overhaul: hub?.after ? 'front hub done' : hub?.trials.length ? `${hub.trials.length} trials` : '',
+    overhaul: setting
+      ? `${placeLabel(setting.place).toLowerCase()}: ${setting.trials.length === 1 ? 'one trial' : `${setting.trials.length} trials`}`
+      : bearingsDone
+        ? `${bearingsDone === 1 ? 'one bearing' : `${bearingsDone} bearings`} done`
+        : '',
     rebuild: bicycle.signatures.length ? `${new Set(bicycle.signatures.map((row) => row.bolt)).size} bolts signed` : '',
     prove: bicycle.proofs.length ? `${new Set(bicycle.proofs.map((row) => row.proof)).size} signed` : '',
     'hand-over': bicycle.sale.price !== null ? `sold ${money(bicycle.sale.price, currency, true)}` : '',
@@ -93,13 +99,8 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
   const [noting, setNoting] = useState(false);
   const send = useCallback((command: Command) => workshop.send(bicycle.id, command), [workshop, bicycle.id]);
   const signs = useOverlay(bicycle, stage, findings);
-  const [trayPlace] = useTrayPlace();
-  const clock = useBenchClock(
-    bicycle,
-    send,
-    stage,
-    stage === 'strip' ? trayPlace : stage === 'overhaul' ? 'hub.front' : null,
-  );
+  const [trayPlace, openTray] = useTrayPlace();
+  const clock = useBenchClock(bicycle, send, stage, stage === 'strip' || stage === 'overhaul' ? trayPlace : null);
   const StageView = stage === 'look-over' ? null : PLAIN_STAGES[stage];
   const to = (next: Stage) => goToStage(bicycle.id, next);
   const at = STAGES.indexOf(stage);
@@ -120,6 +121,11 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
 
   function open(next: string): void {
     setNoting(false);
+    if (stage === 'overhaul' && isBearing(next)) {
+      setPlace(null);
+      openTray(bearingAt(next));
+      return;
+    }
     const here = findings.find((finding) => finding.place === next);
     if (here && stage === 'look-over') {
       setPlace(null);

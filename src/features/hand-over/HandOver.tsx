@@ -18,6 +18,8 @@ import { useNow } from '../workshop/useNow';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { MoneyLines } from './MoneyLines';
+import { saveServices } from '../overhaul/serviceCalendar';
+import { useServices } from '../overhaul/useServices';
 import { PrintSheet } from './PrintSheet';
 import { Disclosure } from '@/ui/Disclosure';
 
@@ -68,6 +70,7 @@ export function HandOver({ bicycle, send }: StageProps) {
   const now = useNow(60_000);
   const lookOver = useFindings(bicycle);
   const ready = useReady(bicycle);
+  const due = useServices(bicycle);
   const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', { kind: bicycle.kind });
   return (
     <>
@@ -151,6 +154,16 @@ export function HandOver({ bicycle, send }: StageProps) {
           <Typography variant="body2" sx={{ color: 'text.secondary', mb: 2 }}>
             Found, done, measured, torqued, proved. No price stands on it.
           </Typography>
+          {due.length > 0 && (
+            <Button
+              variant="outlined"
+              color="inherit"
+              sx={{ mb: 2, minHeight: 48 }}
+              onClick={() => void saveServices(bicycle, due)}
+            >
+              {due.length === 1 ? 'The next service into the calendar' : 'The next services into the calendar'}
+            </Button>
+          )}
         </Section>
       </Box>
       {lookOver && ready && output ? (
@@ -161,6 +174,7 @@ export function HandOver({ bicycle, send }: StageProps) {
           ready={ready}
           workshop={settings.name}
           today={now.toISOString()}
+          due={due}
         />
       ) : (
         <Typography role="status">Drawing the sheet up…</Typography>

@@ -1,13 +1,15 @@
 'use client';
 import Box from '@mui/material/Box';
+import { roundVerdict } from '@/core/bearings/round';
 import type { LookOver } from '@/core/inspect/lookOver';
 import { proofs } from '@/core/prove/proofs';
 import type { Ready } from '@/core/prove/ready';
 import type { Bolt } from '@/core/rebuild/bolts';
 import { SEEN_WORDS } from '@/core/inspect/seenAs';
+import { ballRowLabel } from '@/core/strip/tray';
 import { placeLabel, stateLabel } from '@/core/vocabulary/vocabulary';
-import type { Bicycle } from '@/model/record';
-import { countsOf, signedBolts, trayFor } from '@/model/selectors';
+import type { Bicycle, Tray } from '@/model/record';
+import { signedBolts } from '@/model/selectors';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
 import { dayOf } from '@/ui/format';
 
@@ -30,6 +32,48 @@ function Listed({ words, items }: { words: string; items: string[] }) {
   );
 }
 
+function ballsIn(tray: Tray): string[] {
+  return Object.entries(tray.balls).flatMap(([row, { in: put }]) =>
+    put === null ? [] : [`${put} ${ballRowLabel(row).toLowerCase()}`],
+  );
+}
+
+function stateWords({ feel, play, spinS }: NonNullable<Tray['before']>): string {
+  const known = [
+    feel !== 'unknown' && `feel ${feel.replace('-', ' ')}`,
+    play !== 'unknown' && `play ${play}`,
+    spinS !== null && `spun ${spinS} s`,
+  ];
+  return known.filter(Boolean).join(', ') || 'not felt';
+}
+
+/** One bearing that was opened or set: before, after, balls, what runs on, when to look again. */
+function Bearing({ tray, dueOn }: { tray: Tray; dueOn: string | null }) {
+  const balls = ballsIn(tray);
+  const round = roundVerdict(tray.round);
+  return (
+    <Box sx={{ mt: 0.75, breakInside: 'avoid' }}>
+      <b>{placeLabel(tray.place)}</b>
+      {tray.before && <div>Before: {stateWords(tray.before)}</div>}
+      {tray.after && <div>After: {stateWords(tray.after)}</div>}
+      {balls.length > 0 && (
+        <div>
+          Balls in: {balls.join(', ')}
+          {tray.ballsWere === 'renewed' && ', new'}
+          {tray.ballsWere === 'reused' && ', the same again'}
+        </div>
+      )}
+      {tray.runOn && (
+        <div>
+          <b>A cup is pitted and runs on</b>: set at its tightest spot, it may dance a little. Look at it sooner.
+        </div>
+      )}
+      {!tray.runOn && (round.verdict === 'dances' || round.verdict === 'slack-elsewhere') && <div>{round.words}</div>}
+      {dueOn && <div>Look at it again by {dayOf(dueOn)}.</div>}
+    </Box>
+  );
+}
+
 /** The sheet that goes with the bicycle: found, done, measured, torqued. No price stands on it. */
 export function PrintSheet({
   bicycle,
@@ -38,6 +82,7 @@ export function PrintSheet({
   ready,
   workshop,
   today,
+  due,
 }: {
   bicycle: Bicycle;
   findings: LookOver['findings'];
@@ -45,15 +90,14 @@ export function PrintSheet({
   ready: Ready;
   workshop: string;
   today: string;
+  /** When each bearing is due again. */
+  due: { place: string; dueOn: string }[];
 }) {
-  const tray = trayFor(bicycle, 'hub.front');
+  const overhauled = bicycle.trays.filter((tray) => tray.before || tray.after || ballsIn(tray).length > 0);
   const done = bicycle.jobs.filter((job) => job.decision === 'keep' && job.done);
   const left = bicycle.jobs.filter((job) => job.decision === 'drop');
   const signed = signedBolts(bicycle, bolts);
   const boltById = new Map(bolts.map((bolt) => [bolt.id, bolt]));
-  const balls = (['left', 'right'] as const)
-    .filter((side) => countsOf(tray, side).in !== null)
-    .map((side) => `${countsOf(tray, side).in} ${side}`);
   const untouched = [...new Set(findings.map((each) => each.place))]
     .filter((place) => findings.every((each) => each.place !== place || each.state === 'not-looked-at'))
     .map(placeLabel);
@@ -119,21 +163,15 @@ export function PrintSheet({
           </Box>
         )}
       </Part>
-      {(tray.before || tray.after || balls.length > 0) && (
-        <Part title="Measured: front hub">
-          {balls.length > 0 && <div>Balls in: {balls.join(', ')}</div>}
-          {tray.before && (
-            <div>
-              Before: feel {tray.before.feel}, play {tray.before.play}
-              {tray.before.spinS !== null && `, spun ${tray.before.spinS} s`}
-            </div>
-          )}
-          {tray.after && (
-            <div>
-              After: feel {tray.after.feel}, play {tray.after.play}
-              {tray.after.spinS !== null && `, spun ${tray.after.spinS} s`}
-            </div>
-          )}
+      {overhauled.length > 0 && (
+        <Part title="Bearings">
+          {overhauled.map((tray) => (
+            <Bearing
+              key={tray.place}
+              tray={tray}
+              dueOn={due.find((each) => each.place === tray.place)?.dueOn ?? null}
+            />
+          ))}
         </Part>
       )}
       <Part title="Torqued">

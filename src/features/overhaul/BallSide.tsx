@@ -10,9 +10,12 @@ import { CountQuestion } from '../strip/CountQuestion';
 export function BallSide({
   side,
   counts,
+  caged = false,
   onChange,
 }: {
   side: string;
+  /** Held in a retainer. */
+  caged?: boolean;
   counts: SideCount;
   onChange(changes: Partial<SideCount>): void;
 }) {
@@ -36,7 +39,11 @@ export function BallSide({
         />
         <BallCounter label={`in, ${side}`} count={counts.in} onCount={(put) => onChange({ in: put, answer: null })} />
       </Box>
-      <CountQuestion check={checkCounts(counts)} answer={counts.answer} onAnswer={(answer) => onChange({ answer })} />
+      <CountQuestion
+        check={checkCounts(counts, caged)}
+        answer={counts.answer}
+        onAnswer={(answer) => onChange({ answer })}
+      />
     </Box>
   );
 }

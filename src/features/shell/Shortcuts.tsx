@@ -16,6 +16,7 @@ const SCOPE_WORDS: Record<Scope, string> = {
   floor: 'On the floor',
   bicycle: 'At a bicycle',
   'look-over': 'Looking over',
+  bearing: 'Setting a bearing',
   drawing: 'On the drawing',
   bench: 'Bench mode',
 };

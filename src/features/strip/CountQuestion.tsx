@@ -9,6 +9,7 @@ const ANSWERS: Record<MismatchAnswer, string> = {
   split: 'One was split',
   'came-short': 'It came short',
   'came-overfull': 'It came overfull',
+  'cage-to-loose': 'Retainer out, loose balls in',
 };
 
 /** What does not agree between out, holds and in is asked about; one tap answers. */

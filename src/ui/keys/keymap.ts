@@ -1,5 +1,5 @@
 /** Where a key is heard. What is heard everywhere is heard in every other scope too. */
-export const SCOPES = ['everywhere', 'floor', 'bicycle', 'look-over', 'drawing', 'bench'] as const;
+export const SCOPES = ['everywhere', 'floor', 'bicycle', 'look-over', 'bearing', 'drawing', 'bench'] as const;
 export type Scope = (typeof SCOPES)[number];
 
 export interface KeyRow {
@@ -37,7 +37,11 @@ export type KeyId =
   | 'leave-bench'
   | 'ball-more'
   | 'ball-less'
-  | 'bench-photo';
+  | 'bench-photo'
+  | 'feel-loose'
+  | 'feel-tick'
+  | 'feel-smooth'
+  | 'feel-tight';
 
 /** Every key of the application. A test holds that no two collide where both are heard. */
 export const KEYMAP: readonly KeyRow[] = [
@@ -67,6 +71,10 @@ export const KEYMAP: readonly KeyRow[] = [
   { id: 'next-place', scope: 'look-over', keys: ['Enter'], words: 'The next place' },
   { id: 'look-photo', scope: 'look-over', keys: ['p'], words: 'Photograph the place' },
   { id: 'skip', scope: 'look-over', keys: ['x'], words: 'Skip: it stays not looked at' },
+  { id: 'feel-loose', scope: 'bearing', keys: ['l'], words: 'It feels loose' },
+  { id: 'feel-tick', scope: 'bearing', keys: ['t'], words: 'It feels: a tick of play' },
+  { id: 'feel-smooth', scope: 'bearing', keys: ['o'], words: 'It feels smooth, without play' },
+  { id: 'feel-tight', scope: 'bearing', keys: ['h'], words: 'It feels hard: tight' },
   {
     id: 'step-done',
     scope: 'bench',

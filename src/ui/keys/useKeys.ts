@@ -22,7 +22,8 @@ function rowsOf(id: KeyId): Scope | undefined {
 function heardInField(id: KeyId, field: HTMLInputElement): boolean {
   if (id === 'palette') return true;
   // An empty reading field takes digits; a letter there is a key of the look-over.
-  if (rowsOf(id) === 'look-over') return field.dataset.reading !== undefined && field.value === '';
+  if (rowsOf(id) === 'look-over' || rowsOf(id) === 'bearing')
+    return field.dataset.reading !== undefined && field.value === '';
   return (
     (id === 'undo' || id === 'redo') && field.dataset.reading !== undefined && field.dataset.drafting === undefined
   );

@@ -13,6 +13,9 @@ export const ballRow = z.strictObject({
   ...provenance,
   wearLimitConfidence: provenance.confidence,
   usageConfidence: provenance.confidence,
+  /** Balls in a bag, as they are usually sold. */
+  usualPack: z.number(),
+  packConfidence: provenance.confidence,
 });
 export type BallRow = z.output<typeof ballRow>;
 

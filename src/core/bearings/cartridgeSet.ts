@@ -1,0 +1,52 @@
+import { z } from 'zod';
+import { answer, defineCalculator } from '../calculator';
+import { lengthMm } from '../fields';
+import { bearingsIdentifyCartridge, type CartridgeMatch } from './identifyCartridge';
+
+const measured = lengthMm.nullable();
+const input = z.strictObject({
+  cartridges: z
+    .array(
+      z.strictObject({
+        id: z.string().min(1).max(64),
+        boreMm: measured,
+        odMm: measured,
+        widthMm: measured,
+        print: z.string().max(60).default('').describe('what is printed on it: it counts before the caliper'),
+      }),
+    )
+    .max(12),
+});
+export type CartridgeSetInput = z.input<typeof input>;
+
+export interface IdentifiedCartridge {
+  id: string;
+  /** Null until all three are measured. */
+  match: CartridgeMatch | null;
+  /** The print where it was read, else what the caliper says once it is sure; null while it is not known. */
+  code: string | null;
+}
+
+/**
+ * Which cartridges a bearing has, all of them at once. Errors: a measure that is not over nought. Source: as
+ * `bearings.identifyCartridge`. Example: two of 15 × 28 × 7 → two of 6902.
+ */
+export const bearingsCartridgeSet = defineCalculator({
+  id: 'bearings.cartridgeSet',
+  title: 'Which cartridges a bearing has',
+  input,
+  run({ cartridges }): { cartridges: IdentifiedCartridge[] } {
+    return {
+      cartridges: cartridges.map(({ id, boreMm, odMm, widthMm, print }) => {
+        const asked =
+          boreMm !== null && odMm !== null && widthMm !== null
+            ? answer(bearingsIdentifyCartridge, { boreMm, odMm, widthMm })
+            : null;
+        const match = asked?.ok ? asked.output : null;
+        const printed = print.trim();
+        const code = printed || (match?.verdict === 'identified' ? match.candidates[0]!.code : null);
+        return { id, match, code };
+      }),
+    };
+  },
+});

@@ -1,0 +1,67 @@
+import { z } from 'zod';
+import { parseTable, provenance } from '../../table';
+import { FASTENERS } from '../../strip/data/threadHands';
+import { ADJUSTS, DOES } from '../benchTypes';
+import benchesJson from './benches.json';
+import stepsJson from './overhaulSteps.json';
+
+const list = (joined: string | null) => (joined === null ? [] : joined.split('|'));
+const yesNo = z.enum(['yes', 'no']);
+const number = z.number().nullable();
+
+/** How each bearing is overhauled: what is set, what it is felt by, what it is drawn from. */
+export const benchRows = parseTable(
+  z.strictObject({
+    assembly: z.string(),
+    kind: z.enum(['cup-and-cone', 'cartridge', 'bushing']),
+    openable: yesNo,
+    adjusts: z.enum(ADJUSTS).nullable(),
+    pitchMm: number,
+    skewer: yesNo,
+    axleMajorMm: number,
+    axleBoreMm: number,
+    coneSpanMm: number,
+    clampForceN: number,
+    lockMeanDeg: number,
+    lockSdDeg: number,
+    tickDeg: number,
+    smoothDeg: number,
+    toolMm: number,
+    tool: z.string().nullable(),
+    feltHow: z.string(),
+    feltAt: z.string(),
+    reachMm: z.number(),
+    rowsApartMm: z.number(),
+    circleMm: z.number(),
+    cartridges: z.string().nullable(),
+    leaveWhy: z.string().nullable(),
+    caution: z.string().nullable(),
+    cupLabel: z.string(),
+    coneLabel: z.string(),
+    ...provenance,
+  }),
+  benchesJson,
+).map((row) => ({
+  ...row,
+  cartridges: (row.cartridges === null ? [] : row.cartridges.split(';')).map((each) => {
+    const [id, code] = each.split('=') as [string, string];
+    return { id, code };
+  }),
+}));
+
+/** Steps of an overhaul in the order of the work; `after` names the steps that come before, `*` all of them. */
+export const overhaulStepRows = parseTable(
+  z.strictObject({
+    assemblies: z.string(),
+    id: z.string(),
+    title: z.string(),
+    does: z.enum(DOES),
+    after: z.string().nullable(),
+    compound: z.string().nullable(),
+    forget: z.string().nullable(),
+    fastener: z.enum(FASTENERS).nullable(),
+    side: z.string().nullable(),
+    ...provenance,
+  }),
+  stepsJson,
+).map((row) => ({ ...row, assemblies: list(row.assemblies), after: list(row.after) }));

@@ -1,0 +1,133 @@
+import { z } from 'zod';
+import { defineCalculator } from '../calculator';
+import { roundTo } from '../numbers';
+import { row, type WorkingRow } from '../verdict';
+import { afterFeel, afterTurn, coneGrid, FEELS, feelTable, startBelief, type ConeModel } from './coneBelief';
+
+const degrees = z.number().min(-720).max(720);
+const lockShift = z.strictObject({ meanDeg: z.number().min(-60).max(60), sdDeg: z.number().min(0).max(30) });
+
+const input = z.strictObject({
+  usual: lockShift.default({ meanDeg: 5, sdDeg: 4 }).describe('what is thought before any trial'),
+  handSdDeg: z.number().min(0).max(30).default(3),
+  bands: z
+    .strictObject({ tickDeg: z.number().min(1).max(90).default(10), smoothDeg: z.number().min(1).max(90).default(12) })
+    .prefault({}),
+  missShare: z.number().min(0).max(0.4).default(0.05),
+  sessions: z
+    .array(
+      z.strictObject({
+        allowanceDeg: z.number().min(0).max(90).default(0),
+        trials: z
+          .array(z.strictObject({ turnDeg: degrees, feel: z.enum(FEELS), clamped: z.boolean().default(false) }))
+          .max(60),
+      }),
+    )
+    .max(200),
+});
+type Question = z.output<typeof input>;
+export type LearnDragInput = z.input<typeof input>;
+
+export interface LearntDrag {
+  lockShift: { meanDeg: number; sdDeg: number };
+  /** Turns that were followed by a lock and a feel: what was learnt from. */
+  turns: number;
+  reasons: string[];
+  working: WorkingRow[];
+}
+
+/** Benches differ from the usual by some four degrees: how far the mean is thought to stray. */
+const BENCH_SD_DEG = 4;
+const MEAN_STEPS = Array.from({ length: 15 }, (_, i) => (i - 6) * 2);
+const SD_SCALES = [
+  { scale: 0.6, weight: 0.25 },
+  { scale: 1, weight: 0.45 },
+  { scale: 1.6, weight: 0.3 },
+];
+const MOST_SESSIONS = 20;
+
+/** How likely a bearing's trials are under one drag: the product of the chances of its feels, in logs. */
+function logEvidence(model: ConeModel, trials: Question['sessions'][number]['trials']): number {
+  const grid = coneGrid(
+    model,
+    trials.reduce((sum, trial) => sum + Math.abs(trial.turnDeg), 0),
+    'given',
+  );
+  const open = feelTable(grid, model, false);
+  const closed = model.allowanceDeg > 0 ? feelTable(grid, model, true) : open;
+  let belief = startBelief(grid, 0);
+  let log = 0;
+  for (const { turnDeg, feel, clamped } of trials) {
+    const felt = afterFeel(afterTurn(grid, belief, turnDeg), clamped ? closed : open, FEELS.indexOf(feel));
+    if (felt.chance <= 1e-12) return log + Math.log(1e-12);
+    belief = felt.belief;
+    log += Math.log(felt.chance);
+  }
+  return log;
+}
+
+/**
+ * How much locking the locknut drags at this bench, from the trials of bearings that were set here before.
+ *
+ * A grid of drags (mean, spread) is weighed by how likely each makes all the feels: log w = log prior + Σ log P(trials |
+ * drag), the prior being normal about the usual drag. Units: degrees. Errors: an unknown feel, more than 200 sessions.
+ * Source: Bayes' rule over the model of `bearings.adjustCone`. Example: no trials → the usual drag.
+ */
+function run(question: Question): LearntDrag {
+  const { usual, handSdDeg, bands, missShare } = question;
+  const sessions = question.sessions.filter(({ trials }) => trials.length > 1).slice(-MOST_SESSIONS);
+  const turns = sessions.reduce((sum, { trials }) => sum + trials.filter((trial) => trial.turnDeg !== 0).length, 0);
+  const candidates = MEAN_STEPS.flatMap((step) =>
+    SD_SCALES.map(({ scale, weight }) => {
+      const shift = { meanDeg: usual.meanDeg + step, sdDeg: Math.max(1, usual.sdDeg * scale) };
+      const prior = Math.log(weight) - 0.5 * (step / BENCH_SD_DEG) ** 2;
+      const evidence = sessions.reduce(
+        (sum, { allowanceDeg, trials }) =>
+          sum + logEvidence({ allowanceDeg, handSdDeg, lockShift: shift, bands, missShare }, trials),
+        0,
+      );
+      return { shift, log: prior + evidence };
+    }),
+  );
+  const top = Math.max(...candidates.map(({ log }) => log));
+  const weights = candidates.map(({ log }) => Math.exp(log - top));
+  const total = weights.reduce((sum, weight) => sum + weight, 0);
+  const mean = (of: (shift: LearntDrag['lockShift']) => number) =>
+    candidates.reduce((sum, { shift }, i) => sum + (weights[i]! / total) * of(shift), 0);
+  // With nothing to learn from, the usual is said as it stands, not as a grid blurs it.
+  const learnt =
+    turns === 0
+      ? usual
+      : {
+          meanDeg: roundTo(
+            mean((shift) => shift.meanDeg),
+            2,
+          ),
+          sdDeg: roundTo(
+            mean((shift) => shift.sdDeg),
+            2,
+          ),
+        };
+  return {
+    lockShift: learnt,
+    turns,
+    reasons: [
+      turns === 0
+        ? `Nothing has been set here yet: the usual ${usual.meanDeg}° of drag is allowed for.`
+        : `Learnt from ${turns === 1 ? 'one turn' : `${turns} turns`} on ${sessions.length === 1 ? 'one bearing' : `${sessions.length} bearings`} at this bench: locking drags about ${roundTo(learnt.meanDeg, 0)}°, give or take ${roundTo(learnt.sdDeg, 0)}°.`,
+    ],
+    working: [
+      row('u', 'usual drag', usual.meanDeg, '°'),
+      row('n', 'turns learnt from', turns),
+      row('l', 'drag allowed for', learnt.meanDeg, '°'),
+      row('s', 'its spread', learnt.sdDeg, '°'),
+    ],
+  };
+}
+
+export const bearingsLearnDrag = defineCalculator({
+  id: 'bearings.learnDrag',
+  title: 'How much this bench drags',
+  input,
+  run,
+});

@@ -1,0 +1,25 @@
+import { z } from 'zod';
+import { answer, defineCalculator } from '../calculator';
+import { bearingsServiceDue, type ServiceDue } from './serviceDue';
+
+const input = z.strictObject({
+  bearings: z.array(z.strictObject({ place: z.string().min(1).max(64), question: bearingsServiceDue.input })).max(40),
+});
+export type ServiceSetInput = z.input<typeof input>;
+
+/**
+ * When each bearing of a bicycle is due, the soonest first. Errors: as `bearings.serviceDue`. Source: rules of thumb.
+ * Example: a jet-washed hub and a dry headset → the hub first.
+ */
+export const bearingsServiceSet = defineCalculator({
+  id: 'bearings.serviceSet',
+  title: 'When the bearings of a bicycle are due again',
+  input,
+  run({ bearings }): { due: (ServiceDue & { place: string })[] } {
+    const due = bearings.flatMap(({ place, question }) => {
+      const asked = answer(bearingsServiceDue, question);
+      return asked.ok ? [{ place, ...asked.output }] : [];
+    });
+    return { due: due.sort((a, b) => (a.dueOn < b.dueOn ? -1 : a.dueOn > b.dueOn ? 1 : 0)) };
+  },
+});

@@ -1,0 +1,146 @@
+'use client';
+import ChevronRight from '@mui/icons-material/ChevronRight';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import type { Benches } from '@/core/bearings/bench';
+import { openSteps, type BearingBench } from '@/core/bearings/benchTypes';
+import { placeLabel } from '@/core/vocabulary/vocabulary';
+import type { Bicycle } from '@/model/record';
+import { trayFor } from '@/model/selectors';
+import { Disclosure } from '@/ui/Disclosure';
+import { dayOf } from '@/ui/format';
+import { RuledList } from '@/ui/RuledList';
+import { Section } from '@/ui/Section';
+import { StateMark } from '@/ui/StateMark';
+import { saveServices } from './serviceCalendar';
+import { useServices } from './useServices';
+
+function Row({
+  bicycle,
+  bench,
+  dueOn,
+  onOpen,
+}: {
+  bicycle: Bicycle;
+  bench: BearingBench;
+  dueOn: string | null;
+  onOpen(): void;
+}) {
+  const tray = trayFor(bicycle, bench.place);
+  const [next] = openSteps(bench.steps, tray.worked);
+  const begun = tray.worked.length > 0 || tray.before !== null || tray.trials.length > 0;
+  const feel = (state: NonNullable<typeof tray.before>) =>
+    [state.feel !== 'unknown' && state.feel.replace('-', ' '), state.play !== 'unknown' && `play ${state.play}`]
+      .filter(Boolean)
+      .join(', ');
+  return (
+    <Box component="li">
+      <Box
+        component="button"
+        onClick={onOpen}
+        sx={{
+          all: 'unset',
+          cursor: 'pointer',
+          boxSizing: 'border-box',
+          width: '100%',
+          minHeight: 64,
+          py: 1,
+          display: 'grid',
+          gridTemplateColumns: '34px minmax(0, 1fr) auto 28px',
+          gap: 1.5,
+          alignItems: 'center',
+          '&:hover': { bgcolor: 'sheet.soft' },
+          '&:focus-visible': { outline: '3px solid', outlineColor: 'primary.main', outlineOffset: '-3px' },
+        }}
+      >
+        <StateMark state={tray.after ? 'bearing-done' : begun ? 'open' : 'not-looked-at'} word={false} size={26} />
+        <Box>
+          <Box sx={{ fontWeight: 640 }}>{placeLabel(bench.place)}</Box>
+          <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
+            {bench.title}
+            {!tray.after && begun && next ? `. Next: ${next.title.charAt(0).toLowerCase()}${next.title.slice(1)}` : ''}
+          </Box>
+        </Box>
+        <Box sx={{ textAlign: 'right', fontSize: '0.9rem', maxWidth: 190 }}>
+          {tray.after ? (
+            <>
+              <Box sx={{ fontWeight: 620 }}>{feel(tray.after) || 'done'}</Box>
+              {dueOn && <Box sx={{ color: 'text.secondary' }}>again {dayOf(dueOn)}</Box>}
+            </>
+          ) : tray.before ? (
+            feel(tray.before)
+          ) : bench.leaveWhy ? (
+            'left shut while it runs'
+          ) : (
+            ''
+          )}
+        </Box>
+        <ChevronRight aria-hidden />
+      </Box>
+    </Box>
+  );
+}
+
+/** The bearings of a bicycle with how each stands. */
+export function BearingBoard({
+  bicycle,
+  benches,
+  onOpen,
+  onChoose,
+}: {
+  bicycle: Bicycle;
+  benches: Benches;
+  onOpen(place: string): void;
+  onChoose(place: string, assembly: string): void;
+}) {
+  const due = useServices(bicycle);
+  const done = benches.benches.filter((bench) => trayFor(bicycle, bench.place).after).length;
+  const has = new Set(benches.benches.map((bench) => bench.place));
+  const more = Object.entries(benches.choices).flatMap(([place, here]) =>
+    has.has(place) ? [] : here.map((each) => ({ place, ...each })),
+  );
+  return (
+    <>
+      <Section title="Bearings" aside={`${done} of ${benches.benches.length} done`}>
+        <RuledList>
+          {benches.benches.map((bench) => (
+            <Row
+              key={bench.place}
+              bicycle={bicycle}
+              bench={bench}
+              dueOn={due.find((each) => each.place === bench.place)?.dueOn ?? null}
+              onOpen={() => onOpen(bench.place)}
+            />
+          ))}
+        </RuledList>
+      </Section>
+      {due.length > 0 && (
+        <Button
+          variant="outlined"
+          color="inherit"
+          sx={{ mt: 2, minHeight: 48 }}
+          onClick={() => void saveServices(bicycle, due)}
+        >
+          {due.length === 1 ? 'The next service into the calendar' : `${due.length} next services into the calendar`}
+        </Button>
+      )}
+      {more.length > 0 && (
+        <Disclosure summary={<>Bearings that not every overhaul opens</>}>
+          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', py: 1 }}>
+            {more.map(({ place, id, title }) => (
+              <Button
+                key={`${place} ${id}`}
+                variant="outlined"
+                color="inherit"
+                sx={{ minHeight: 56 }}
+                onClick={() => onChoose(place, id)}
+              >
+                {title}
+              </Button>
+            ))}
+          </Box>
+        </Disclosure>
+      )}
+    </>
+  );
+}

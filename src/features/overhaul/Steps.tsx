@@ -1,0 +1,128 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import { openSteps, type BearingBench, type OverhaulStep } from '@/core/bearings/benchTypes';
+import { turnAt } from '@/core/strip/tray';
+import type { Tray } from '@/model/record';
+import { Disclosure } from '@/ui/Disclosure';
+import { StateMark } from '@/ui/StateMark';
+import { WhichWay } from '../strip/WhichWay';
+import type { StageProps } from '../workshop/WorkshopProvider';
+
+/** Where on this page a step is worked on. */
+const AT: Partial<Record<OverhaulStep['does'], string>> = {
+  feel: 'before',
+  look: 'look',
+  measure: 'measure',
+  count: 'measure',
+  adjust: 'set',
+  lock: 'set',
+  recheck: 'round',
+};
+
+function Now({ bicycle, send, tray, step }: StageProps & { tray: Tray; step: OverhaulStep }) {
+  const question = step.turn && turnAt({ turn: { ...step.turn, nuttedOnly: false } }, bicycle.kind, 'tighten');
+  const at = step.id === 'after' ? 'after' : AT[step.does];
+  return (
+    <Box aria-live="polite">
+      <Box sx={{ fontSize: '1.45rem', fontWeight: 660, lineHeight: 1.25 }}>{step.title}</Box>
+      {step.forget && <Box sx={{ mt: 0.75, fontSize: '1.05rem' }}>{step.forget}</Box>}
+      {step.compound && (
+        <Box sx={{ mt: 0.75 }}>
+          <Box component="span" sx={{ color: 'text.secondary' }}>
+            With{' '}
+          </Box>
+          <b>{step.compound}</b>
+        </Box>
+      )}
+      {question && <WhichWay question={question} />}
+      <Box sx={{ display: 'flex', gap: 1.5, mt: 1.5, flexWrap: 'wrap' }}>
+        <Button
+          variant="contained"
+          sx={{ minHeight: 56, minWidth: 170, fontSize: '1.05rem' }}
+          onClick={() => send({ type: 'workStep', place: tray.place, step: step.id, done: true })}
+        >
+          Done, next
+        </Button>
+        {at && (
+          <Button
+            color="inherit"
+            sx={{ minHeight: 56 }}
+            onClick={() => document.getElementById(`bearing-${at}`)?.scrollIntoView({ block: 'start' })}
+          >
+            Go to it below
+          </Button>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+/** The steps of this bearing: the one at hand large, all of them to look up and to take back. */
+export function Steps({ bicycle, send, tray, bench }: StageProps & { tray: Tray; bench: BearingBench }) {
+  const open = openSteps(bench.steps, tray.worked);
+  const [now] = open;
+  const done = bench.steps.filter((step) => tray.worked.includes(step.id)).length;
+  const canBe = new Set(open.map((step) => step.id));
+  const title = (id: string) => bench.steps.find((step) => step.id === id)?.title.toLowerCase() ?? id;
+  return (
+    <>
+      {now ? (
+        <Now bicycle={bicycle} send={send} tray={tray} step={now} />
+      ) : (
+        <Box sx={{ fontSize: '1.3rem', fontWeight: 660 }}>
+          <StateMark state="fine" word={false} size={26} /> Every step is done
+        </Box>
+      )}
+      <Disclosure
+        summary={
+          <>
+            All {bench.steps.length} steps, {done} done
+          </>
+        }
+      >
+        <Box component="ol" sx={{ p: 0, m: 0, listStyle: 'none' }} aria-label="Steps of the overhaul">
+          {bench.steps.map((step, i) => {
+            const ticked = tray.worked.includes(step.id);
+            const waits = step.after.filter((id) => !tray.worked.includes(id));
+            return (
+              <Box
+                key={step.id}
+                component="li"
+                sx={{
+                  display: 'grid',
+                  gridTemplateColumns: '48px 26px minmax(0, 1fr)',
+                  alignItems: 'start',
+                  borderTop: '1px solid',
+                  borderColor: 'divider',
+                  py: 0.5,
+                }}
+              >
+                <Checkbox
+                  checked={ticked}
+                  disabled={!ticked && !canBe.has(step.id)}
+                  sx={{ mt: -0.75 }}
+                  slotProps={{ input: { 'aria-label': step.title } }}
+                  onChange={() => send({ type: 'workStep', place: tray.place, step: step.id, done: !ticked })}
+                />
+                <Box sx={{ color: 'text.secondary', fontVariantNumeric: 'tabular-nums' }}>{i + 1}</Box>
+                <Box>
+                  <Box>{step.title}</Box>
+                  {(step.compound || step.forget) && (
+                    <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
+                      {[step.compound && `With ${step.compound}.`, step.forget].filter(Boolean).join(' ')}
+                    </Box>
+                  )}
+                  {!ticked && waits.length > 0 && waits.length < 4 && (
+                    <Box sx={{ fontSize: '0.9rem' }}>First: {waits.map(title).join('; ')}</Box>
+                  )}
+                </Box>
+              </Box>
+            );
+          })}
+        </Box>
+      </Disclosure>
+    </>
+  );
+}

@@ -1,0 +1,10 @@
+'use client';
+import type { Benches } from '@/core/bearings/bench';
+import type { Bicycle } from '@/model/record';
+import { chosenAssemblies } from '@/model/selectors';
+import { useReckon } from '../workshop/useReckon';
+
+/** The bearings of this bicycle and how each is overhauled; null until the tables are there. */
+export function useBenches(bicycle: Bicycle): Benches | null {
+  return useReckon<Benches>('bearings.benches', { kind: bicycle.kind, chosen: chosenAssemblies(bicycle) }).output;
+}

@@ -1,0 +1,21 @@
+'use client';
+import type { ServiceDue } from '@/core/bearings/serviceDue';
+import { serviceInput } from '@/model/bearings';
+import type { Bicycle } from '@/model/record';
+import { trayFor } from '@/model/selectors';
+import { useReckon } from '../workshop/useReckon';
+import { useBenches } from './useBenches';
+
+/** When each bearing that was serviced is due again, the soonest first. */
+export function useServices(bicycle: Bicycle): (ServiceDue & { place: string })[] {
+  const benches = useBenches(bicycle);
+  const bearings = (benches?.benches ?? []).flatMap(({ place, kind }) => {
+    const question = serviceInput(bicycle, trayFor(bicycle, place), kind);
+    return question ? [{ place, question }] : [];
+  });
+  const { output } = useReckon<{ due: (ServiceDue & { place: string })[] }>(
+    'bearings.serviceSet',
+    bearings.length > 0 ? { bearings } : null,
+  );
+  return output?.due ?? [];
+}
