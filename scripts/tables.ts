@@ -61,6 +61,7 @@ export const TABLES: TableSource[] = [
   { csv: 'strip_order.csv', json: 'src/core/strip/data/stripOrder.json' },
   { csv: 'bearing_benches.csv', json: 'src/core/bearings/data/benches.json', text: ['cartridges'] },
   { csv: 'overhaul_steps.csv', json: 'src/core/bearings/data/overhaulSteps.json' },
+  { csv: 'practice_levels.csv', json: 'src/core/practice/data/levels.json' },
   { csv: 'stuck_steps.csv', json: 'src/core/strip/data/stuckSteps.json' },
 ];
 

@@ -41,6 +41,7 @@ import { moneyAppraise } from './money/appraise';
 import { moneyDrive } from './money/drive';
 import { moneyResult } from './money/result';
 import { moneySamples } from './money/samples';
+import { practiceLevels } from './practice/levels';
 import { rebuildBolts } from './rebuild/bolts';
 import { stripLadder } from './strip/ladder';
 import { stripStuck } from './strip/stuck';
@@ -96,6 +97,7 @@ export const registry = [
   bearingsLearnDrag,
   bearingsContact,
   rebuildBolts,
+  practiceLevels,
 ] as const;
 
 type Registered = (typeof registry)[number];

@@ -27,6 +27,12 @@ export function wasLookedAt(tray: Tray): boolean {
   return Object.keys(tray.tracks).length > 0 || Object.values(tray.seen).some((seen) => seen !== 'unknown');
 }
 
+/** Steps of the overhaul that are done: those that were ticked, and the feeling of it where the feel is noted. */
+export function workedSteps(tray: Tray): string[] {
+  const felt = (state: Tray['before']) => state !== null && (state.feel !== 'unknown' || state.play !== 'unknown');
+  return [...new Set([...tray.worked, ...(felt(tray.before) ? ['feel'] : []), ...(felt(tray.after) ? ['after'] : [])])];
+}
+
 /** The question for `bearings.grade`: the state before the work and what was seen inside. */
 export function gradeInput(bicycle: Bicycle, tray: Tray, bench: BearingBench, settings: WorkshopSettings): GradeInput {
   const { feel, play } = tray.before ?? { feel: 'unknown', play: 'unknown' };

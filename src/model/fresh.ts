@@ -170,4 +170,5 @@ export const USUAL_SETTINGS: WorkshopSettings = {
   letterKeys: true,
   frontBrakeHand: 'either',
   baths: USUAL_BATHS,
+  practice: {},
 };

@@ -173,7 +173,7 @@ const SETTINGS_STEPS: Record<number, (old: Raw) => Raw> = {
   1: (old) => ({ ...old, schemaVersion: 2, letterKeys: true }),
   2: (old) => ({ ...old, schemaVersion: 3, frontBrakeHand: 'either', customerPerHour: 0 }),
   3: (old) => ({ ...old, schemaVersion: 4, baths: USUAL_BATHS }),
-  4: (old) => ({ ...old, schemaVersion: 5 }),
+  4: (old) => ({ ...old, schemaVersion: 5, practice: {} }),
 };
 
 export type Opened =

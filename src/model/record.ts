@@ -476,5 +476,15 @@ export const workshopSettings = z.strictObject({
   /** The hand that works the front brake where the workshop sells. */
   frontBrakeHand: z.enum(['left', 'right', 'either']),
   baths: z.array(bath).max(30),
+  /** Rounds in the practice room by level. */
+  practice: z.record(
+    id,
+    z.strictObject({
+      rounds: z.number().multipleOf(1).min(0),
+      best: z.number().min(0).max(100),
+      last: z.number().min(0).max(100),
+      at,
+    }),
+  ),
 });
 export type WorkshopSettings = z.output<typeof workshopSettings>;

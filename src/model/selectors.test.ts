@@ -1,6 +1,6 @@
 import type { Bolt } from '@/core/rebuild/bolts';
 import { applyCommand, command, type Command } from './commands';
-import { newBicycle, newTray, USUAL_COSTS, USUAL_SETTINGS } from './fresh';
+import { newBicycle, USUAL_COSTS, USUAL_SETTINGS } from './fresh';
 import type { Bicycle } from './record';
 import {
   appraisalInput,

@@ -21,6 +21,8 @@ export interface SectionInput {
   /** Headsets stand upright; the rest lie across. */
   upright: boolean;
   cartridges: Record<string, { boreMm: number; odMm: number; widthMm: number }>;
+  /** Faces under the section instead of beside it, for a narrow sheet. */
+  stacked?: boolean;
 }
 
 export interface SectionShape {
@@ -53,7 +55,8 @@ const WALL_MM = 2.2;
 const DEG = Math.PI / 180;
 const ROOM_MM = 5;
 /** Rows of a wide hub are drawn nearer, with the shell broken between them; nothing else is out of scale. */
-const MOST_APART = 3.2;
+const MOST_APART = 2.6;
+const MOST_APART_UPRIGHT = 1.9;
 
 type Place = (along: number, off: number) => { x: number; y: number };
 
@@ -162,11 +165,11 @@ function faceOf(row: SectionRow, circleMm: number, x: number, y: number): RowFac
  * apart they are drawn nearer. Errors: none. Example: ten balls of 3/16 in on a circle of 16.2 mm, six in: six filled.
  */
 export function bearingSection(input: SectionInput): BearingSection {
-  const { rows, circleMm, upright, axleMm, kind } = input;
+  const { rows, circleMm, upright, axleMm, kind, stacked = false } = input;
   const sizes = Object.values(input.cartridges);
   const wide = Math.max(circleMm, ...sizes.map((size) => size.odMm));
   const reach = wide / 2 + (kind === 'cup-and-cone' ? Math.max(...rows.map((row) => row.ballMm), 0) / 2 + WALL_MM : 0);
-  const apart = Math.min(input.rowsApartMm, circleMm * MOST_APART);
+  const apart = Math.min(input.rowsApartMm, circleMm * (upright ? MOST_APART_UPRIGHT : MOST_APART));
   const gap = rows.length > 1 ? apart / (rows.length - 1) : 0;
   const length = apart + 36;
   const middle = length / 2;
@@ -176,7 +179,7 @@ export function bearingSection(input: SectionInput): BearingSection {
   const place: Place = (along, off) =>
     upright
       ? { x: reach + ROOM_MM + off, y: middle + along }
-      : { x: (showFaces ? face + ROOM_MM : 0) + middle + along, y: reach + ROOM_MM + off };
+      : { x: (showFaces && !stacked ? face + ROOM_MM : 0) + middle + along, y: reach + ROOM_MM + off };
   const at = (i: number) => (rows.length === 1 ? 0 : -apart / 2 + gap * i);
   const signOf = (i: number): 1 | -1 => (i < rows.length / 2 ? -1 : 1);
   const tube = (from: number, to: number, r: number, end: number) =>
@@ -207,19 +210,21 @@ export function bearingSection(input: SectionInput): BearingSection {
       return [row.id, { ...here, outward: { x: on.x - here.x, y: on.y - here.y } }];
     }),
   );
-  const faces = !showFaces
-    ? []
-    : rows.map((row, i) => {
-        if (upright) return faceOf(row, circleMm, across + face / 2, place(at(i), 0).y);
-        const last = rows.length > 2 ? rows.length - 1 : 1;
-        const x =
-          i === 0 ? face / 2 : i === last ? length + face * 1.5 + 2 * ROOM_MM : length + face * 2.5 + 2 * ROOM_MM;
-        return faceOf(row, circleMm, x, reach + ROOM_MM);
-      });
-  const third = !upright && rows.length > 2 && showFaces ? face : 0;
+  const beside = showFaces && !stacked;
+  const width = upright
+    ? across + (beside ? face : 0)
+    : length + (beside ? Math.max(rows.length, 2) * (face + ROOM_MM) : 0);
+  const faceAt = (i: number): { x: number; y: number } => {
+    if (stacked) return { x: (width * (i + 0.5)) / rows.length, y: (upright ? length : across) + face / 2 };
+    if (upright) return { x: across + face / 2, y: place(at(i), 0).y };
+    const y = reach + ROOM_MM;
+    return i === 0 ? { x: face / 2, y } : { x: length + (face + ROOM_MM) * i + face / 2, y };
+  };
+  const faces = showFaces ? rows.map((row, i) => faceOf(row, circleMm, faceAt(i).x, faceAt(i).y)) : [];
+  const tall = upright ? length : across;
   return {
-    widthMm: upright ? across + (showFaces ? face : 0) : length + (showFaces ? 2 * (face + ROOM_MM) : 0) + third,
-    heightMm: upright ? length : Math.max(across, face),
+    widthMm: width,
+    heightMm: stacked && showFaces ? tall + face : beside && !upright ? Math.max(tall, face) : tall,
     shapes,
     faces,
     spots,

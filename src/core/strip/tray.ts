@@ -27,7 +27,11 @@ export function ballRowLabel(row: string): string {
 }
 
 /** Which way the fastener of a step turns on this bicycle, as a question; null where nothing turns. */
-export function turnAt(step: Pick<AssemblyStep, 'turn'>, kind: BicycleKind, action: 'loosen' | 'tighten'): TurnInput | null {
+export function turnAt(
+  step: Pick<AssemblyStep, 'turn'>,
+  kind: BicycleKind,
+  action: 'loosen' | 'tighten',
+): TurnInput | null {
   if (!step.turn || (step.turn.nuttedOnly && kind.wheels !== 'nutted')) return null;
   const { fastener, side } = step.turn;
   const threaded = fastener === 'bottom-bracket-cup' || fastener === 'bottom-bracket-lockring';

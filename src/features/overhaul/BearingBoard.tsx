@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import type { Benches } from '@/core/bearings/bench';
 import { openSteps, type BearingBench } from '@/core/bearings/benchTypes';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
+import { workedSteps } from '@/model/bearings';
 import type { Bicycle } from '@/model/record';
 import { trayFor } from '@/model/selectors';
 import { Disclosure } from '@/ui/Disclosure';
@@ -27,7 +28,7 @@ function Row({
   onOpen(): void;
 }) {
   const tray = trayFor(bicycle, bench.place);
-  const [next] = openSteps(bench.steps, tray.worked);
+  const [next] = openSteps(bench.steps, workedSteps(tray));
   const begun = tray.worked.length > 0 || tray.before !== null || tray.trials.length > 0;
   const feel = (state: NonNullable<typeof tray.before>) =>
     [state.feel !== 'unknown' && state.feel.replace('-', ' '), state.play !== 'unknown' && `play ${state.play}`]

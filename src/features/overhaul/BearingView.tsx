@@ -72,12 +72,14 @@ export function BearingView({
         sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'end', justifyContent: 'space-between', mb: 2 }}
       >
         <Typography variant="h2" sx={{ fontSize: '1.6rem' }}>
-          {bench.title}
+          {placeLabel(bench.place)}
         </Typography>
-        {choices.length > 1 && (
+        {choices.length === 1 ? (
+          <Box sx={{ color: 'text.secondary' }}>{bench.title}</Box>
+        ) : (
           <TextField
             select
-            label={`What was found: ${placeLabel(bench.place).toLowerCase()}`}
+            label="What was found"
             value={bench.assembly}
             onChange={(event) => send({ type: 'chooseAssembly', place: bench.place, assembly: event.target.value })}
             sx={{ minWidth: 230, maxWidth: '100%' }}

@@ -1,5 +1,6 @@
 'use client';
 import Box from '@mui/material/Box';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { useId, useMemo } from 'react';
 import { bearingSection, type SectionInput, type SectionShape } from '@/core/bearings/section';
 import { ballRowLabel } from '@/core/strip/tray';
@@ -44,10 +45,11 @@ export function SectionDrawing({
   onTrack?(track: string): void;
 }) {
   const hatch = useId();
-  const drawn = useMemo(() => bearingSection(input), [input]);
+  const stacked = useMediaQuery('(max-width: 600px)');
+  const drawn = useMemo(() => bearingSection({ ...input, stacked }), [input, stacked]);
   const { widthMm, heightMm, shapes, faces, spots } = drawn;
-  const foot = 13;
-  const scale = widthMm / 640;
+  // Text and lines keep their size on the screen, whichever side of the sheet binds.
+  const scale = stacked ? widthMm / 380 : Math.max(widthMm / 640, heightMm / (input.upright ? 420 : 290));
   const stateOf = ({ row, part }: SectionShape) =>
     row && (part === 'cup' || part === 'cone') ? tracks[`${row}.${part}`] : undefined;
   const fillOf = (part: SectionShape['part']) =>
@@ -66,10 +68,10 @@ export function SectionDrawing({
   return (
     <Box component="figure" sx={{ m: 0, mb: 2 }}>
       <svg
-        viewBox={`0 0 ${widthMm} ${heightMm + foot}`}
+        viewBox={`0 0 ${widthMm} ${heightMm + (faces.length > 0 ? 18 * scale : 0)}`}
         role="img"
         aria-label={words.join('. ')}
-        style={{ width: '100%', maxHeight: input.upright ? 420 : 270, display: 'block' }}
+        style={{ width: '100%', maxHeight: stacked ? 460 : input.upright ? 420 : 290, display: 'block' }}
       >
         <defs>
           <pattern
@@ -151,7 +153,7 @@ export function SectionDrawing({
             </text>
             <text
               x={face.x}
-              y={input.upright ? face.y + face.circleR + face.ballR + 18 * scale : heightMm + foot - 4 * scale}
+              y={face.y + face.circleR + face.ballR + 20 * scale}
               textAnchor="middle"
               fontSize={14 * scale}
               fill="var(--mui-palette-text-secondary)"

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import { openSteps, type BearingBench, type OverhaulStep } from '@/core/bearings/benchTypes';
 import { turnAt } from '@/core/strip/tray';
+import { workedSteps } from '@/model/bearings';
 import type { Tray } from '@/model/record';
 import { Disclosure } from '@/ui/Disclosure';
 import { StateMark } from '@/ui/StateMark';
@@ -61,9 +62,10 @@ function Now({ bicycle, send, tray, step }: StageProps & { tray: Tray; step: Ove
 
 /** The steps of this bearing: the one at hand large, all of them to look up and to take back. */
 export function Steps({ bicycle, send, tray, bench }: StageProps & { tray: Tray; bench: BearingBench }) {
-  const open = openSteps(bench.steps, tray.worked);
+  const worked = workedSteps(tray);
+  const open = openSteps(bench.steps, worked);
   const [now] = open;
-  const done = bench.steps.filter((step) => tray.worked.includes(step.id)).length;
+  const done = bench.steps.filter((step) => worked.includes(step.id)).length;
   const canBe = new Set(open.map((step) => step.id));
   const title = (id: string) => bench.steps.find((step) => step.id === id)?.title.toLowerCase() ?? id;
   return (
@@ -84,8 +86,8 @@ export function Steps({ bicycle, send, tray, bench }: StageProps & { tray: Tray;
       >
         <Box component="ol" sx={{ p: 0, m: 0, listStyle: 'none' }} aria-label="Steps of the overhaul">
           {bench.steps.map((step, i) => {
-            const ticked = tray.worked.includes(step.id);
-            const waits = step.after.filter((id) => !tray.worked.includes(id));
+            const ticked = worked.includes(step.id);
+            const waits = step.after.filter((id) => !worked.includes(id));
             return (
               <Box
                 key={step.id}
@@ -101,7 +103,7 @@ export function Steps({ bicycle, send, tray, bench }: StageProps & { tray: Tray;
               >
                 <Checkbox
                   checked={ticked}
-                  disabled={!ticked && !canBe.has(step.id)}
+                  disabled={ticked ? !tray.worked.includes(step.id) : !canBe.has(step.id)}
                   sx={{ mt: -0.75 }}
                   slotProps={{ input: { 'aria-label': step.title } }}
                   onChange={() => send({ type: 'workStep', place: tray.place, step: step.id, done: !ticked })}

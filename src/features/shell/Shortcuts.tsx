@@ -17,6 +17,7 @@ const SCOPE_WORDS: Record<Scope, string> = {
   bicycle: 'At a bicycle',
   'look-over': 'Looking over',
   bearing: 'Setting a bearing',
+  practice: 'In the practice room',
   drawing: 'On the drawing',
   bench: 'Bench mode',
 };

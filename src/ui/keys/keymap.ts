@@ -1,5 +1,14 @@
 /** Where a key is heard. What is heard everywhere is heard in every other scope too. */
-export const SCOPES = ['everywhere', 'floor', 'bicycle', 'look-over', 'bearing', 'drawing', 'bench'] as const;
+export const SCOPES = [
+  'everywhere',
+  'floor',
+  'bicycle',
+  'look-over',
+  'bearing',
+  'practice',
+  'drawing',
+  'bench',
+] as const;
 export type Scope = (typeof SCOPES)[number];
 
 export interface KeyRow {
@@ -41,7 +50,16 @@ export type KeyId =
   | 'feel-loose'
   | 'feel-tick'
   | 'feel-smooth'
-  | 'feel-tight';
+  | 'feel-tight'
+  | 'cone-open'
+  | 'cone-tighten'
+  | 'cone-open-far'
+  | 'cone-tighten-far'
+  | 'cone-lock'
+  | 'skewer'
+  | 'spin'
+  | 'rock'
+  | 'round-done';
 
 /** Every key of the application. A test holds that no two collide where both are heard. */
 export const KEYMAP: readonly KeyRow[] = [
@@ -75,6 +93,15 @@ export const KEYMAP: readonly KeyRow[] = [
   { id: 'feel-tick', scope: 'bearing', keys: ['t'], words: 'It feels: a tick of play' },
   { id: 'feel-smooth', scope: 'bearing', keys: ['o'], words: 'It feels smooth, without play' },
   { id: 'feel-tight', scope: 'bearing', keys: ['h'], words: 'It feels hard: tight' },
+  { id: 'cone-open', scope: 'practice', keys: ['ArrowLeft'], words: 'Open the cone a little' },
+  { id: 'cone-tighten', scope: 'practice', keys: ['ArrowRight'], words: 'Tighten it a little' },
+  { id: 'cone-open-far', scope: 'practice', keys: ['PageDown'], words: 'Open it by more' },
+  { id: 'cone-tighten-far', scope: 'practice', keys: ['PageUp'], words: 'Tighten it by more' },
+  { id: 'cone-lock', scope: 'practice', keys: ['l'], words: 'Lock or unlock the locknut' },
+  { id: 'skewer', scope: 'practice', keys: ['c'], words: 'Close or open the skewer' },
+  { id: 'spin', scope: 'practice', keys: ['Space'], words: 'Spin the wheel' },
+  { id: 'rock', scope: 'practice', keys: ['r'], words: 'Rock the rim' },
+  { id: 'round-done', scope: 'practice', keys: ['Enter'], words: 'It is right: score it' },
   {
     id: 'step-done',
     scope: 'bench',
