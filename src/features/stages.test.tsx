@@ -6,7 +6,6 @@ import { Buy } from './buy/Buy';
 import { Clean } from './clean/Clean';
 import { Decide } from './decide/Decide';
 import { HandOver } from './hand-over/HandOver';
-import { Overhaul } from './overhaul/Overhaul';
 import { Prove } from './prove/Prove';
 import { Rebuild } from './rebuild/Rebuild';
 
@@ -241,41 +240,6 @@ describe('Clean', () => {
     expect(screen.getAllByText('Time is up')).toHaveLength(2);
     expect(screen.getAllByText(/Now: Rinse and neutralise/)).toHaveLength(2);
     expect(screen.getAllByText(/Past its longest time/)).toHaveLength(1);
-  });
-});
-
-describe('Overhaul', () => {
-  test('a pitted cup is run on or renewed as the house rule says, and the rule is named', async () => {
-    const pitted: Command = { type: 'seeTray', place: 'hub.front', changes: { cup: 'pitted' } };
-    await drawStage(Overhaul, [pitted], {
-      rules: { openSound: false, reuseBalls: 'if-bright', cartridges: 'replace-when-rough', pittedCup: 'run-on' },
-    });
-    expect(await screen.findByText('Run on, set at the tightest spot')).toBeInTheDocument();
-    expect(screen.getByText(/House rule: a pitted cup with no spare runs on/)).toBeInTheDocument();
-  });
-
-  test('balls that are no size of the table are not guessed at', async () => {
-    await drawStage(Overhaul, [{ type: 'noteTray', place: 'hub.front', changes: { ballReadingsMm: [5.2] } }]);
-    expect(await screen.findByText('No size')).toBeInTheDocument();
-    expect(screen.getByText(/Wipe the jaws and a ball/)).toBeInTheDocument();
-  });
-
-  test('an axle with no metal left is told beside the bench and nothing is advised', async () => {
-    await drawStage(Overhaul, [{ type: 'measureAxle', place: 'hub.front', changes: { majorMm: 6, boreMm: 5.5 } }]);
-    expect(await screen.findByText(/leaves no metal/)).toBeInTheDocument();
-    expect(button(/^Smooth no play/)).toBeDisabled();
-  });
-
-  test('a feel is kept with the turn that went before it', async () => {
-    const { record } = await drawStage(Overhaul, [
-      { type: 'measureAxle', place: 'hub.front', changes: { clampForceN: 0 } },
-      { type: 'addTrial', place: 'hub.front', trial: { id: 't', turnDeg: 0, feel: 'tight', clamped: false } },
-    ]);
-    await screen.findByText(/^Open by/);
-    await userEvent.click(button(/^A tick/));
-    const [, second] = record().trays[0]!.trials;
-    expect(second!.feel).toBe('tick');
-    expect(second!.turnDeg).toBeLessThan(0);
   });
 });
 

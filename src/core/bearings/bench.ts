@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { bicycleKind, type BicycleKind } from '../bicycle';
+import { appliesTo, bicycleKind, type BicycleKind } from '../bicycle';
 import { defineCalculator } from '../calculator';
 import { assembliesFor, choicesFor, type Assembly } from '../strip/assembly';
 import type { BearingBench, OverhaulStep, Setting } from './benchTypes';
@@ -21,8 +21,8 @@ export interface Benches {
  * The steps of one assembly's overhaul, each with the steps that come before it. A step that waits for one which this
  * assembly does not have does not wait for it.
  */
-export function overhaulSteps(assembly: string, side: 'left' | 'right' | null): OverhaulStep[] {
-  const own = overhaulStepRows.filter((row) => row.assemblies.includes(assembly));
+export function overhaulSteps(assembly: string, kind: BicycleKind, side: 'left' | 'right' | null): OverhaulStep[] {
+  const own = overhaulStepRows.filter((row) => row.assemblies.includes(assembly) && appliesTo(kind, row.applies));
   const ids = own.map((row) => row.id);
   return own.map((row, i) => ({
     id: row.id,
@@ -55,11 +55,11 @@ function sizeOf(code: string): { boreMm: number; odMm: number; widthMm: number }
   return { boreMm: row.boreMm, odMm: row.odMm, widthMm: row.widthMm };
 }
 
-function benchOf(assembly: Assembly, wheels: BicycleKind['wheels']): BearingBench[] {
+function benchOf(assembly: Assembly, kind: BicycleKind): BearingBench[] {
   const row = benchRows.find((each) => each.assembly === assembly.id);
   if (!row) return [];
   const side = assembly.place.endsWith('.right') ? 'right' : assembly.place.endsWith('.left') ? 'left' : null;
-  const squeezed = row.skewer === 'yes' && wheels !== 'nutted';
+  const squeezed = row.skewer === 'yes' && kind.wheels !== 'nutted';
   return [
     {
       place: assembly.place,
@@ -83,7 +83,7 @@ function benchOf(assembly: Assembly, wheels: BicycleKind['wheels']): BearingBenc
       rows: assembly.balls,
       tracks: { cup: row.cupLabel, cone: row.coneLabel },
       cartridges: row.cartridges.map(({ id, code }) => ({ id, code, sizeMm: sizeOf(code) })),
-      steps: overhaulSteps(assembly.id, side),
+      steps: overhaulSteps(assembly.id, kind, side),
       leaveWhy: row.leaveWhy ?? '',
       caution: row.caution ?? '',
     },
@@ -100,7 +100,7 @@ export const bearingsBenches = defineCalculator({
   title: 'The bearings of a bicycle and how each is overhauled',
   input,
   run({ kind, chosen }): Benches {
-    const benches = assembliesFor(kind, chosen).flatMap((assembly) => benchOf(assembly, kind.wheels));
+    const benches = assembliesFor(kind, chosen).flatMap((assembly) => benchOf(assembly, kind));
     const has = new Set(benchRows.map((row) => row.assembly));
     const choices = Object.fromEntries(
       [...choicesFor(kind)].flatMap(([place, here]) => {

@@ -173,13 +173,22 @@ export function bearingSection(input: SectionInput): BearingSection {
   const gap = rows.length > 1 ? apart / (rows.length - 1) : 0;
   const length = apart + 36;
   const middle = length / 2;
-  const face = wide + 10;
+  const face = Math.max(wide, circleMm + Math.max(0, ...rows.map((row) => row.ballMm))) + 6;
   const showFaces = kind === 'cup-and-cone';
   const across = 2 * reach + 2 * ROOM_MM;
+  const facesWide = showFaces ? rows.length * face : 0;
+  const beside = showFaces && !stacked;
+  const alone = upright ? across : length;
+  const width = stacked
+    ? Math.max(alone, facesWide)
+    : upright
+      ? across + (beside ? face : 0)
+      : length + (beside ? Math.max(rows.length, 2) * (face + ROOM_MM) : 0);
+  const left = stacked ? (width - alone) / 2 : upright || !beside ? 0 : face + ROOM_MM;
   const place: Place = (along, off) =>
     upright
-      ? { x: reach + ROOM_MM + off, y: middle + along }
-      : { x: (showFaces && !stacked ? face + ROOM_MM : 0) + middle + along, y: reach + ROOM_MM + off };
+      ? { x: left + reach + ROOM_MM + off, y: middle + along }
+      : { x: left + middle + along, y: reach + ROOM_MM + off };
   const at = (i: number) => (rows.length === 1 ? 0 : -apart / 2 + gap * i);
   const signOf = (i: number): 1 | -1 => (i < rows.length / 2 ? -1 : 1);
   const tube = (from: number, to: number, r: number, end: number) =>
@@ -210,10 +219,6 @@ export function bearingSection(input: SectionInput): BearingSection {
       return [row.id, { ...here, outward: { x: on.x - here.x, y: on.y - here.y } }];
     }),
   );
-  const beside = showFaces && !stacked;
-  const width = upright
-    ? across + (beside ? face : 0)
-    : length + (beside ? Math.max(rows.length, 2) * (face + ROOM_MM) : 0);
   const faceAt = (i: number): { x: number; y: number } => {
     if (stacked) return { x: (width * (i + 0.5)) / rows.length, y: (upright ? length : across) + face / 2 };
     if (upright) return { x: across + face / 2, y: place(at(i), 0).y };

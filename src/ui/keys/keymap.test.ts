@@ -13,6 +13,8 @@ const stroke = (key: string, changes: Partial<Stroke> = {}): Stroke => ({
 const TOGETHER: Scope[][] = [
   ['everywhere', 'floor'],
   ['everywhere', 'bicycle', 'look-over'],
+  ['everywhere', 'bicycle', 'bearing'],
+  ['everywhere', 'practice'],
   ['everywhere', 'bench'],
 ];
 

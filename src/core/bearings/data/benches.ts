@@ -56,6 +56,7 @@ export const overhaulStepRows = parseTable(
     id: z.string(),
     title: z.string(),
     does: z.enum(DOES),
+    applies: z.string().nullable(),
     after: z.string().nullable(),
     compound: z.string().nullable(),
     forget: z.string().nullable(),
