@@ -162,3 +162,36 @@ describe('from twelve checks to seventy', () => {
     ]);
   });
 });
+
+describe('version 4', () => {
+  test('an axle as it was handed out was not measured, one that was stays; what was said of cups and cones stays', () => {
+    const { riding: _r, ...rest } = newBicycle('b', '2026-11-25T10:00:00.000Z', 'Green tourer');
+    const {
+      tracks: _t,
+      worked: _w,
+      cartridges: _c,
+      ballsWere: _b,
+      round: _ro,
+      runOn: _ru,
+      service: _s,
+      ...tray
+    } = newTray('hub.front');
+    const { seal: _se, ...seen } = tray.seen;
+    const old = (place: string, axle: object) => ({ ...tray, place, axle, seen: { ...seen, cup: 'pitted' } });
+    const opened = openBicycle({
+      ...rest,
+      schemaVersion: 4,
+      trays: [
+        old('hub.front', { majorMm: 9, pitchMm: 1, boreMm: 5.2, coneSpanMm: 60, clampForceN: 3500 }),
+        old('hub.rear', { majorMm: 10, pitchMm: 1, boreMm: 5.2, coneSpanMm: 68, clampForceN: 4200 }),
+      ],
+    });
+    if (!opened.ok) throw new Error(opened.detail);
+    const [front, rear] = opened.bicycle.trays;
+    expect(front!.axle).toEqual({});
+    expect(rear!.axle.coneSpanMm).toBe(68);
+    expect(front!.seen).toMatchObject({ cup: 'pitted', seal: 'unknown' });
+    expect(opened.bicycle.riding.use).toBe('mixed');
+    expect(openSettings({ ...USUAL_SETTINGS, schemaVersion: 4, practice: undefined })?.practice).toEqual({});
+  });
+});

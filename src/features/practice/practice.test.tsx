@@ -1,0 +1,142 @@
+import { ThemeProvider } from '@mui/material/styles';
+import { render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { answer } from '@/core/calculator';
+import { hiddenHub, type PracticeLevel } from '@/core/practice/hub';
+import { practiceLevels } from '@/core/practice/levels';
+import { USUAL_SETTINGS } from '@/model/fresh';
+import { theme } from '@/ui/theme';
+import { memoryBrowser } from '../../../tests/memoryBrowser';
+import { WorkshopContext } from '../workshop/WorkshopProvider';
+import { PracticePage } from './PracticePage';
+import { createRoom, type Frame } from './room';
+
+jest.mock('next/navigation', () => ({ useSearchParams: () => new URLSearchParams(window.location.search) }));
+jest.mock('@/worker/client', () =>
+  jest.requireActual<typeof import('../../../tests/reckonHere')>('../../../tests/reckonHere'),
+);
+
+const asked = answer(practiceLevels, {});
+const levels: PracticeLevel[] = asked.ok ? asked.output.levels : [];
+
+/** Frames that come when the test says so. */
+function handClock() {
+  let waiting: ((ms: number) => void) | null = null;
+  let now = 0;
+  return {
+    request: (frame: (ms: number) => void) => {
+      waiting = frame;
+      return 1;
+    },
+    cancel: () => {
+      waiting = null;
+    },
+    run(seconds: number) {
+      for (let i = 0; i < seconds * 50; i++) {
+        const frame = waiting;
+        waiting = null;
+        now += 20;
+        frame?.(now);
+      }
+      return waiting !== null;
+    },
+  };
+}
+
+describe('a round as a machine', () => {
+  test('frames run while the wheel turns and stop with it; the rim rocks and comes to rest', () => {
+    const clock = handClock();
+    const room = createRoom(hiddenHub(levels[0]!, 4), clock);
+    const frames: Frame[] = [];
+    room.onFrame((frame) => frames.push(frame));
+    room.spin();
+    expect(clock.run(0.1)).toBe(false);
+    room.toggleLock();
+    room.rock();
+    expect(clock.run(0.5)).toBe(true);
+    expect(room.view().rocking).toBe(true);
+    expect(Math.max(...frames.map((frame) => frame.rock))).toBeGreaterThan(0.5);
+    expect(clock.run(1)).toBe(false);
+    room.spin();
+    expect(clock.run(1)).toBe(true);
+    expect(clock.run(300)).toBe(false);
+    expect(room.view().state.speed).toBe(0);
+  });
+
+  test('each lock is a trial with what was turned before it; a feel belongs to the last, another skewer makes another', () => {
+    const room = createRoom(
+      hiddenHub(
+        levels.find((each) => each.squeezeDeg > 0)!,
+        4,
+      ),
+      handClock(),
+    );
+    room.turn(-12);
+    room.turn(-2);
+    room.toggleLock();
+    expect(room.view().trials).toEqual([{ turnDeg: -14, feel: null, clamped: false }]);
+    room.say('tick');
+    room.toggleSkewer();
+    room.say('smooth');
+    expect(room.view().trials).toEqual([
+      { turnDeg: -14, feel: 'tick', clamped: false },
+      { turnDeg: 0, feel: 'smooth', clamped: true },
+    ]);
+    room.toggleLock();
+    expect(room.view()).toMatchObject({ turnedDeg: 0, state: { locked: false, clamped: false } });
+    room.say('tight');
+    expect(room.view().trials).toHaveLength(2);
+  });
+});
+
+describe('the practice room', () => {
+  async function enter() {
+    const workshop = memoryBrowser().tab(1);
+    await workshop.load(() => ({ bicycles: [], settings: USUAL_SETTINGS }));
+    render(
+      <ThemeProvider theme={theme}>
+        <WorkshopContext value={{ name: 'own', workshop }}>
+          <PracticePage />
+        </WorkshopContext>
+      </ThemeProvider>,
+    );
+    await screen.findByRole('button', { name: 'Lock it' });
+    return workshop;
+  }
+
+  test('by hand: turn, lock, feel in words, say that it is right, and the score is kept', async () => {
+    const workshop = await enter();
+    await userEvent.click(screen.getByLabelText('Say it in words'));
+    await userEvent.click(screen.getByRole('button', { name: 'Open by 12 degrees' }));
+    expect(screen.getByText('Unlocked, opened 12°')).toBeInTheDocument();
+    expect(screen.getByRole('button', { name: 'It is right' })).toBeDisabled();
+    await userEvent.click(screen.getByRole('button', { name: 'Lock it' }));
+    expect(screen.getByRole('button', { name: 'Open by 12 degrees' })).toBeDisabled();
+    await userEvent.click(screen.getByRole('button', { name: 'Rock the rim' }));
+    expect(screen.getByText(/The rim (rocks|does not rock)/)).toBeInTheDocument();
+    await userEvent.click(screen.getByRole('button', { name: 'It is right' }));
+    expect(await screen.findByText('of 100')).toBeInTheDocument();
+    await workshop.settled();
+    expect(workshop.store.getState().settings.practice['good-nutted']).toMatchObject({ rounds: 1 });
+  });
+
+  test('by keys: arrows turn, L locks, Enter scores', async () => {
+    await enter();
+    await userEvent.keyboard('{ArrowRight}{ArrowRight}{ArrowLeft}');
+    expect(screen.getByText('Unlocked, tightened 2°')).toBeInTheDocument();
+    await userEvent.keyboard('l');
+    expect(screen.getByText('Locked')).toBeInTheDocument();
+    await userEvent.keyboard('{Enter}');
+    expect(await screen.findByText('of 100')).toBeInTheDocument();
+  });
+
+  test('by the adviser: it hears the feel and says the next turn', async () => {
+    await enter();
+    await userEvent.click(screen.getByLabelText('Adviser'));
+    await userEvent.click(screen.getByRole('button', { name: 'Lock it' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Tight' }));
+    expect(await screen.findByText(/Open by \d+ mm at the tip/)).toBeInTheDocument();
+    await userEvent.click(screen.getByRole('button', { name: 'Let it set this one' }));
+    expect(await screen.findByText('of 100', {}, { timeout: 25_000 })).toBeInTheDocument();
+  }, 40_000);
+});
