@@ -105,6 +105,7 @@ test('a second bicycle is added and taken through all nine stages without a mous
 
   await test.step('Overhaul', async () => {
     await stage(page, 'Overhaul');
+    await press(page, button(/^Front hub/));
     await type(page, page.getByLabel('One ball'), '4.76');
     await page.keyboard.type('4.765\n4.755\n');
     await expect(page.getByText('in size', { exact: true })).toBeVisible();

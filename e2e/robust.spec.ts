@@ -151,6 +151,14 @@ for (const scheme of ['light', 'dark'] as const) {
     await page.keyboard.press('Enter');
     await expect(page.getByRole('list', { name: 'What it may be' })).toBeVisible();
     await look('gauges');
+    for (const place of ['hub.front', 'headset', 'pedal.left']) {
+      await page.goto(`/bike?id=ferry-staff-7&stage=overhaul&tray=${place}`);
+      await expect(page.getByRole('heading', { name: 'When next' })).toBeVisible();
+      await look(`overhaul ${place}`);
+    }
+    await page.goto('/practice');
+    await expect(page.getByRole('button', { name: 'Lock it' })).toBeVisible();
+    await look('practice');
     await page.goto('/stock');
     await expect(page.getByRole('list', { name: 'Parts in stock' })).toBeVisible();
     await look('stock');
@@ -206,6 +214,9 @@ test('nothing is cut off on a phone', async ({ page }) => {
     '/bike?id=harbour-mixte&stage=decide',
     '/bike?id=green-tourer&stage=strip&tray=pedal.left',
     '/bike?id=ferry-staff-7&stage=strip&tray=hub.front',
+    '/bike?id=ferry-staff-7&stage=overhaul&tray=hub.front',
+    '/bike?id=ferry-staff-7&stage=overhaul&tray=headset',
+    '/practice',
     '/stock',
   ]) {
     await page.goto(path);

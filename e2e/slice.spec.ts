@@ -131,6 +131,7 @@ test('the green tourer goes from the door to its buyer by mouse, with a reload i
 
   await test.step('Overhaul', async () => {
     await toStage(page, 'overhaul');
+    await page.getByRole('listitem').filter({ hasText: 'Front hub, cup and cone' }).getByRole('button').click();
     await page.getByRole('group', { name: 'Feel' }).first().getByRole('button', { name: 'Gritty' }).click();
     const ball = page.getByLabel('One ball');
     for (const reading of ['4.76', '4,76', '3/16']) await read(ball, reading);
@@ -145,6 +146,7 @@ test('the green tourer goes from the door to its buyer by mouse, with a reload i
     await page.getByRole('group', { name: 'Grease it came with' }).getByRole('button', { name: 'Dirty' }).click();
     await page.getByRole('group', { name: 'Balls', exact: true }).getByRole('button', { name: 'Dull' }).click();
     await expect(page.getByText('New balls', { exact: true })).toBeVisible();
+    await page.getByText(/^What the skewer squeezes/).click();
     await read(page.getByLabel('Axle over the thread'), '10');
     await read(page.getByLabel('Cone to cone'), '68');
     await read(page.getByLabel('Clamping force'), '4200');

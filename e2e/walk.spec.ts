@@ -101,7 +101,7 @@ test('hours keep themselves: a long quiet is asked about once, and what counts f
 }) => {
   await openDemo(page);
   await page.clock.install();
-  await page.goto('/bike?id=ferry-staff-7&stage=overhaul');
+  await page.goto('/bike?id=ferry-staff-7&stage=overhaul&tray=hub.front');
   await expect(page.getByRole('button', { name: /put down, the clock runs/ }).first()).toBeVisible();
   await page.clock.runFor('08:00');
   await page.getByRole('heading', { name: 'Set the cone' }).click();

@@ -48,17 +48,24 @@ const measure = async (page) => {
   }
 };
 
+async function lockAndSpin(page) {
+  await page.getByRole('button', { name: 'Open by 12 degrees' }).click();
+  await page.getByRole('button', { name: 'Lock it' }).click();
+  await page.getByLabel('Say it in words').setChecked(true);
+  await page.getByRole('button', { name: 'Rock the rim' }).click();
+}
+
 const SHOTS = [
   { name: 'floor', path: '/' },
   { name: 'buy', path: `${TOURER}buy` },
-  { name: 'lead', path: `${TOURER}buy&part=lead` },
   { name: 'look-over', path: `${TOURER}look-over`, act: openHanger },
   { name: 'decide', path: `${STAFF}decide` },
   { name: 'strip', path: `${STAFF}strip&tray=hub.front` },
   { name: 'gauges', path: `${STAFF}strip`, act: measure },
   { name: 'stock', path: '/stock' },
   { name: 'clean-dark', path: `${STAFF}clean`, scheme: 'dark' },
-  { name: 'overhaul', path: `${STAFF}overhaul`, act: scrollTo('Set the cone') },
+  { name: 'overhaul', path: `${STAFF}overhaul&tray=hub.front` },
+  { name: 'practice', path: '/practice', act: lockAndSpin },
   { name: 'rebuild', path: `${STAFF}rebuild` },
   { name: 'prove-dark', path: `${STAFF}prove`, scheme: 'dark' },
   { name: 'hand-over', path: `${STAFF}hand-over` },
@@ -72,7 +79,7 @@ const SHOTS = [
     size: PHONE,
     act: scrollTo('Pedal, two rows on a sleeve, left'),
   },
-  { name: 'bench-phone', path: '/bench?id=ferry-staff-7&task=torque', size: PHONE },
+  { name: 'bearing-phone', path: `${STAFF}overhaul&tray=headset`, size: PHONE, act: scrollTo('Headset') },
 ];
 
 await packages();

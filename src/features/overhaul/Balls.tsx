@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { BallCount } from '@/core/bearings/ballCount';
 import type { BearingBench } from '@/core/bearings/benchTypes';
-import { checkAlike } from '@/core/bearings/counts';
+import { checkAlike, checkCounts } from '@/core/bearings/counts';
 import type { IdentifiedBall } from '@/core/bearings/identifyBall';
 import { ballOrder } from '@/core/bearings/orders';
 import { ballHint } from '@/core/bearings/plausible';
@@ -218,7 +218,8 @@ export function Balls({ send, tray, bench }: Pick<StageProps, 'send'> & { tray: 
 /** Rows that should be alike and are not. */
 function Alike({ send, tray, bench }: Pick<StageProps, 'send'> & { tray: Tray; bench: BearingBench }) {
   const [first] = bench.rows;
-  if (!first) return null;
+  // One question at a time: a row that does not agree with itself is asked about first.
+  if (!first || bench.rows.some((row) => checkCounts(countsOf(tray, row.id), row.caged).question)) return null;
   return (
     <CountQuestion
       check={checkAlike(

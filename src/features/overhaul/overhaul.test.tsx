@@ -170,9 +170,9 @@ describe('setting it', () => {
     const { record } = await drawStage(Overhaul, [
       { type: 'feelRound', place: 'hub.front', point: '12', feel: 'tight' },
     ]);
-    const three = await screen.findByRole('group', { name: 'Valve or mark at 3 o’clock' }).catch(() =>
-      screen.getByRole('group', { name: "Valve or mark at 3 o'clock" }),
-    );
+    const three = await screen
+      .findByRole('group', { name: 'Valve or mark at 3 o’clock' })
+      .catch(() => screen.getByRole('group', { name: "Valve or mark at 3 o'clock" }));
     await userEvent.click(within(three).getByRole('button', { name: 'Tick' }));
     expect(record().trays[0]!.round).toEqual({ '12': 'tight', '3': 'tick' });
     expect(screen.getByText(/It dances/)).toBeInTheDocument();

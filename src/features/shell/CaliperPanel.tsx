@@ -12,6 +12,11 @@ import { READING_EVENT } from '@/ui/readingEvent';
 const THINGS = [
   ['a ball, 1/4 in', 6.35],
   ['a ball, 3/16 in', 4.7625],
+  ['a ball, 5/32 in', 3.9688],
+  ['a ball, 3/32 in', 2.3813],
+  ['a cartridge, its bore', 15],
+  ['a cartridge, its outside', 28],
+  ['a cartridge, its width', 7],
   ['a seat post', 27.2],
   ['a disc', 1.52],
   ['a worn chain, 24 pitches', 306.9],
