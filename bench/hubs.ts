@@ -1,4 +1,4 @@
-import { bearingsAdjustCone, type AdjustConeInput } from '../src/core/bearings/adjustCone';
+import { bearingsAdjustCone, isConeDone, type AdjustConeInput } from '../src/core/bearings/adjustCone';
 import { answer } from '../src/core/calculator';
 import { uniformStream } from '../src/core/money/streams';
 
@@ -28,6 +28,12 @@ function normal(next: () => number): number {
 /** The way without an adviser: fixed steps by feel, an eighth of a turn at the ends and a twentieth near the middle. */
 const FIXED_STEP = { loose: 30, tick: 8, smooth: 0, tight: -30 } as const;
 
+function adviceFor(question: AdjustConeInput) {
+  const result = answer(bearingsAdjustCone, question);
+  if (!result.ok) throw new Error(JSON.stringify(result.errors));
+  return result.output;
+}
+
 /** Sets one hidden hub, by the adviser or by fixed steps, both stopped by the adviser's own rule. */
 export function setHub(seed: number, truth: HubTruth, way: 'adviser' | 'fixed'): HubRun {
   const next = uniformStream(seed, 'hidden hub');
@@ -36,9 +42,8 @@ export function setHub(seed: number, truth: HubTruth, way: 'adviser' | 'fixed'):
   const tick = -10 * truth.bandScale;
   const smooth = 12 * truth.bandScale;
   for (;;) {
-    const result = answer(bearingsAdjustCone, { pitchMm: 1, allowanceDeg: truth.allowanceDeg, trials });
-    if (!result.ok) throw new Error(JSON.stringify(result.errors));
-    const advice = result.output;
+    const question = { pitchMm: 1, allowanceDeg: truth.allowanceDeg, trials };
+    const advice = way === 'adviser' ? adviceFor(question) : { done: isConeDone(question), next: null };
     const standing = x + truth.allowanceDeg;
     const right = standing >= 0 && standing <= smooth;
     if (advice.done || trials.length >= MOST_TRIALS) return { trials: trials.length, done: advice.done, right };
@@ -58,6 +63,7 @@ export function setHubs(count: number, truth: HubTruth, way: 'adviser' | 'fixed'
   const done = runs.filter((run) => run.done);
   return {
     meanTrials: runs.reduce((sum, run) => sum + run.trials, 0) / count,
+    medianTrials: runs.map((run) => run.trials).sort((a, b) => a - b)[Math.floor(count / 2)]!,
     p90Trials: runs.map((run) => run.trials).sort((a, b) => a - b)[Math.floor(0.9 * count)]!,
     shareDone: done.length / count,
     shareRight: runs.filter((run) => run.right).length / count,

@@ -38,11 +38,10 @@ async function setIt(page: Page): Promise<void> {
   const script = [/^Tight/, /^A tick/];
   for (let trials = 1; trials <= 8 && !(await done.isVisible()); trials++) {
     await expect(feel.getByRole('button', { name: /^Smooth/ })).toBeEnabled();
-    if (trials > script.length) {
-      await group(page, 'Turned').getByRole('button', { name: 'Not turned' }).click();
-      const skewer = group(page, 'Felt with the skewer');
-      if (await skewer.isVisible()) await skewer.getByRole('button', { name: /Closed/ }).click();
-    }
+    const skewer = group(page, 'Felt with the skewer');
+    if (await skewer.isVisible())
+      await skewer.getByRole('button', { name: trials > script.length ? /Closed/ : 'Open' }).click();
+    if (trials > script.length) await group(page, 'Turned').getByRole('button', { name: 'Not turned' }).click();
     await feel.getByRole('button', { name: script[trials - 1] ?? /^Smooth/ }).click();
     await expect(page.getByText(new RegExp(`${trials === 1 ? '1 trial' : `${trials} trials`} ·`))).toBeVisible();
     await expect(page.getByText('Show the working').first()).toBeVisible();
@@ -230,4 +229,26 @@ test('the practice room by the adviser, and by hand without a mouse', async ({ p
   await page.getByRole('button', { name: 'Spin it' }).click();
   await page.waitForTimeout(300);
   expect(heard).toEqual([]);
+});
+
+test('a headset on the bench, one step at a time: felt, waited for, set', async ({ page }) => {
+  test.setTimeout(120_000);
+  await openDemo(page);
+  await page.goto('/bike?id=grey-racer&stage=overhaul&tray=headset');
+  await page.getByRole('link', { name: /bench/i }).last().click();
+  await expect(page.getByRole('heading', { level: 2, name: 'Feel it and note it as it is' })).toBeVisible();
+  await group(page, 'Feel').getByRole('button', { name: 'Notchy' }).click();
+  await page.locator('body').click({ position: { x: 640, y: 60 } });
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('heading', { level: 2 })).not.toHaveText('Feel it and note it as it is');
+  for (let i = 0; i < 20 && !(await group(page, 'How does it feel?').isVisible()); i++) {
+    await page.keyboard.press('Space');
+    await page.waitForTimeout(150);
+  }
+  await group(page, 'How does it feel?')
+    .getByRole('button', { name: /^Tight/ })
+    .click();
+  await expect(page.getByText(/at the tip of a/).first()).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/1 trial ·/)).toBeVisible();
 });

@@ -157,6 +157,7 @@ test('the green tourer goes from the door to its buyer by mouse, with a reload i
     await expect(page.getByText(/Open by \d+ mm at the tip of a 150 mm spanner/)).toBeVisible();
     await reload(page);
     await expect(page.getByText(/1 trial ·/)).toBeVisible();
+    await page.getByRole('group', { name: 'Felt with the skewer' }).getByRole('button', { name: 'Open' }).click();
     await feel.getByRole('button', { name: /^A tick/ }).click();
     await expect(page.getByText(/2 trials ·/)).toBeVisible();
     const done = page.getByText(/Done in [345]/);

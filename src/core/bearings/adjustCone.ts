@@ -76,6 +76,31 @@ export interface ConeAdvice {
   working: WorkingRow[];
 }
 
+/** Where a cone is thought to stand after its trials, and whether that is good enough to stop: the belief without a plan. */
+function standing(session: Session) {
+  const turned = session.trials.reduce((sum, trial) => sum + Math.abs(trial.turnDeg), 0);
+  const grid = coneGrid(session, turned);
+  const tables = coneTables(grid, session);
+  const fresh = () => startBelief(grid, START_DEG[session.school]);
+  let belief = fresh();
+  for (const trial of session.trials) {
+    belief = afterTurn(grid, belief, trial.turnDeg);
+    const table = trial.clamped ? tables.closed : tables.open;
+    const felt = afterFeel(belief, table, FEELS.indexOf(trial.feel));
+    belief = felt.chance > 1e-300 ? felt.belief : afterFeel(fresh(), table, FEELS.indexOf(trial.feel)).belief;
+  }
+  const rightChance = Math.min(1, expectation(belief, tables.right));
+  const last = session.trials.at(-1);
+  const asRidden = last !== undefined && (session.allowanceDeg === 0 || last.clamped);
+  const done = asRidden && last.feel === 'smooth' && rightChance >= SURE;
+  return { grid, tables, belief, rightChance, last, asRidden, done };
+}
+
+/** Whether these trials are enough to stop, by the rule of `bearings.adjustCone`. Errors: a question that does not fit. */
+export function isConeDone(question: AdjustConeInput): boolean {
+  return standing(input.parse(question)).done;
+}
+
 /**
  * The next turn of a cone, from every trial so far.
  *
@@ -89,23 +114,8 @@ export interface ConeAdvice {
  * Example: one trial, tight at a turn of 0 → open by some twenty degrees and feel again.
  */
 function run(session: Session): ConeAdvice {
-  const turned = session.trials.reduce((sum, trial) => sum + Math.abs(trial.turnDeg), 0);
-  const grid = coneGrid(session, turned);
-  const tables = coneTables(grid, session);
-  const fresh = () => startBelief(grid, START_DEG[session.school]);
-  let belief = fresh();
-  for (const trial of session.trials) {
-    belief = afterTurn(grid, belief, trial.turnDeg);
-    const table = trial.clamped ? tables.closed : tables.open;
-    const felt = afterFeel(belief, table, FEELS.indexOf(trial.feel));
-    belief = felt.chance > 1e-300 ? felt.belief : afterFeel(fresh(), table, FEELS.indexOf(trial.feel)).belief;
-  }
-
+  const { grid, tables, belief, rightChance, last, asRidden, done } = standing(session);
   const { meanDeg, sdDeg } = spreadOf(grid, belief);
-  const rightChance = Math.min(1, expectation(belief, tables.right));
-  const last = session.trials.at(-1);
-  const asRidden = last !== undefined && (session.allowanceDeg === 0 || last.clamped);
-  const done = asRidden && last.feel === 'smooth' && rightChance >= SURE;
   const toIdealDeg = session.bands.smoothDeg / 2 - session.allowanceDeg - meanDeg;
   const opens = session.school === 'from-tight';
   const schoolsWay = (a: Action, b: Action) => (opens ? a.turnDeg - b.turnDeg : b.turnDeg - a.turnDeg);

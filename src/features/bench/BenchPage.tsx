@@ -27,11 +27,13 @@ import { useOpenBicycle } from '../workshop/useOpenBicycle';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
 import { Asks } from './Asks';
+import { BearingAsk } from '../overhaul/BearingAsk';
+import { useBenches } from '../overhaul/useBenches';
 import { Progress } from './Progress';
 import { benchSteps, firstStep, TASK_WORDS, type BenchStep } from './steps';
 import { useAwake } from './useAwake';
 
-const atTray = (task: BenchTask) => task === 'strip' || task === 'put-back';
+const atTray = (task: BenchTask) => task === 'strip' || task === 'put-back' || task === 'overhaul';
 
 /** What an empty task says. */
 const NO_STEPS: Partial<Record<BenchTask, string>> = {
@@ -43,6 +45,7 @@ const STAGE_OF_TASK: Record<BenchTask, Stage> = {
   'look-over': 'look-over',
   jobs: 'decide',
   strip: 'strip',
+  overhaul: 'overhaul',
   'put-back': 'overhaul',
   torque: 'rebuild',
   prove: 'prove',
@@ -75,7 +78,8 @@ function OpenBench({ bicycle, task, place }: { bicycle: Bicycle; task: BenchTask
   const bolts = output?.bolts ?? [];
   const trays = useTrays(bicycle);
   const assembly = trays?.trays.find((each) => each.place === place) ?? null;
-  const steps = benchSteps(task, bicycle, { assembly, bolts, findings });
+  const bearing = useBenches(bicycle)?.benches.find((each) => each.place === place) ?? null;
+  const steps = benchSteps(task, bicycle, { assembly, bench: bearing, bolts, findings });
   const left =
     bicycle.bench?.task === task && (!atTray(task) || bicycle.bench.place === place) ? bicycle.bench.step : null;
   const [at, setAt] = useState<string | null>(left);
@@ -98,7 +102,7 @@ function OpenBench({ bicycle, task, place }: { bicycle: Bicycle; task: BenchTask
   const go = (to: number) => setAt(steps[Math.min(Math.max(to, 0), steps.length - 1)]?.id ?? null);
   const leave = (put: boolean) => {
     if (put) send({ type: 'benchAt', bench: null });
-    const tray = task === 'strip' ? `&tray=${place}` : '';
+    const tray = task === 'strip' || task === 'overhaul' ? `&tray=${place}` : '';
     router.push(`/bike?id=${encodeURIComponent(bicycle.id)}&stage=${stage}${tray}`);
   };
   const forward = () => {
@@ -256,6 +260,9 @@ function OpenBench({ bicycle, task, place }: { bicycle: Bicycle; task: BenchTask
             )}
             <Box sx={{ mt: 2.5 }}>
               <Asks bicycle={bicycle} send={send} task={task} step={step} bolts={bolts} />
+              {task === 'overhaul' && bearing && (
+                <BearingAsk bicycle={bicycle} send={send} bench={bearing} step={step.id} />
+              )}
             </Box>
           </Box>
           <Box>

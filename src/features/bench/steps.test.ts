@@ -1,13 +1,20 @@
+import { bearingsBenches, type Benches } from '@/core/bearings/bench';
+import { answer } from '@/core/calculator';
 import { frontHub } from '@/core/strip/assembly';
 import { newBicycle, newTray, UNCOUNTED } from '@/model/fresh';
 import type { BenchTask, Bicycle } from '@/model/record';
 import { benchSteps, firstStep } from './steps';
 
 const AT = '2026-11-25T10:00:00.000Z';
-const around = { assembly: frontHub, bolts: [], findings: [] };
+const around = { assembly: frontHub, bolts: [], findings: [], bench: null };
 const steps = (task: BenchTask, changes: Partial<Bicycle> = {}) =>
   benchSteps(task, { ...newBicycle('b', AT, 'B'), ...changes }, around);
 const tray = newTray('hub.front');
+function bearing(place: string): Benches['benches'][number] {
+  const asked = answer(bearingsBenches, { kind: newBicycle('b', AT, 'B').kind });
+  if (!asked.ok) throw new Error('no benches');
+  return asked.output.benches.find((bench) => bench.place === place)!;
+}
 
 describe('the steps of the bench', () => {
   test('a strip step says its tool, which way it turns and what is forgotten, and records what comes off', () => {
@@ -23,6 +30,26 @@ describe('the steps of the bench', () => {
     expect(balls().waitsFor).toBe('Count them out first.');
     const counted = { ...tray, balls: { left: { ...UNCOUNTED, out: 9 } } };
     expect(balls({ trays: [counted] }).waitsFor).toBeNull();
+  });
+  test('an overhaul goes step by step: what comes first is waited for, compound and thread hand are said', () => {
+    const of = (worked: string[]) =>
+      benchSteps(
+        'overhaul',
+        { ...newBicycle('b', AT, 'B'), trays: [{ ...tray, worked }] },
+        { ...around, bench: bearing('hub.front') },
+      );
+    const grease = (worked: string[]) => of(worked).find((step) => step.id === 'grease')!;
+    expect(grease(['feel', 'clean']).waitsFor).toMatch(/^First: look at every track/);
+    expect(grease(['feel', 'clean', 'look', 'measure'])).toMatchObject({
+      waitsFor: null,
+      aside: 'With bearing grease',
+      finish: { type: 'workStep', place: 'hub.front', step: 'grease', done: true },
+    });
+    expect(of([]).find((step) => step.id === 'lock')!.turn).toMatchObject({
+      fastener: 'cone-locknut',
+      action: 'tighten',
+    });
+    expect(of(['feel'])[firstStep(of(['feel']), null)]!.id).toBe('clean');
   });
   test('the tray is read from its other end, and what turned off one way turns on the other', () => {
     const back = steps('put-back', { trays: [{ ...tray, order: ['locknut.left', 'cone.left', 'balls.left'] }] });

@@ -2,12 +2,14 @@ import { checksFor } from '@/core/inspect/checks';
 import type { Finding } from '@/core/inspect/lookOver';
 import { proofs } from '@/core/prove/proofs';
 import type { Bolt } from '@/core/rebuild/bolts';
+import type { BearingBench } from '@/core/bearings/benchTypes';
 import { ballsDue } from '@/core/bearings/counts';
 import { ballRowOf, turnAt, type Assembly } from '@/core/strip/tray';
 import type { TurnInput } from '@/core/strip/turn';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Command } from '@/model/commands';
 import type { BenchTask, Bicycle } from '@/model/record';
+import { workedSteps } from '@/model/bearings';
 import { countsOf, latestObservations, signedBolts, trayFor } from '@/model/selectors';
 
 /** One step as the bench shows it, whatever the job. */
@@ -38,6 +40,7 @@ export const TASK_WORDS: Record<BenchTask, string> = {
   'look-over': 'Look over',
   jobs: 'The jobs that were kept',
   strip: 'Strip',
+  overhaul: 'Overhaul',
   'put-back': 'Put back',
   torque: 'Torque round',
   prove: 'Prove',
@@ -108,6 +111,26 @@ function putBackSteps(bicycle: Bicycle, assembly: Assembly): BenchStep[] {
       waitsFor: side && countsOf(tray, side).in === null ? 'Count them in first.' : null,
       finish: { type: 'putBack', place: assembly.place, part: id, back: true },
       undo: { type: 'putBack', place: assembly.place, part: id, back: false },
+    };
+  });
+}
+
+function overhaulSteps(bicycle: Bicycle, bench: BearingBench): BenchStep[] {
+  const worked = workedSteps(trayFor(bicycle, bench.place));
+  return bench.steps.map((step) => {
+    const first = bench.steps.find((each) => step.after.includes(each.id) && !worked.includes(each.id));
+    return {
+      ...NOTHING,
+      id: step.id,
+      place: bench.place,
+      title: step.title,
+      aside: step.compound ? `With ${step.compound}` : null,
+      forget: step.forget || null,
+      turn: step.turn ? turnAt({ turn: { ...step.turn, nuttedOnly: false } }, bicycle.kind, 'tighten') : null,
+      done: worked.includes(step.id),
+      waitsFor: first ? `First: ${first.title.charAt(0).toLowerCase()}${first.title.slice(1)}.` : null,
+      finish: { type: 'workStep', place: bench.place, step: step.id, done: true },
+      undo: { type: 'workStep', place: bench.place, step: step.id, done: false },
     };
   });
 }
@@ -199,7 +222,12 @@ function lookOverSteps(bicycle: Bicycle, findings: Finding[]): BenchStep[] {
 export function benchSteps(
   task: BenchTask,
   bicycle: Bicycle,
-  { assembly, bolts, findings }: { assembly: Assembly | null; bolts: Bolt[]; findings: Finding[] },
+  {
+    assembly,
+    bench,
+    bolts,
+    findings,
+  }: { assembly: Assembly | null; bench: BearingBench | null; bolts: Bolt[]; findings: Finding[] },
 ): BenchStep[] {
   switch (task) {
     case 'jobs':
@@ -208,6 +236,8 @@ export function benchSteps(
       return assembly ? stripSteps(bicycle, assembly) : [];
     case 'put-back':
       return assembly ? putBackSteps(bicycle, assembly) : [];
+    case 'overhaul':
+      return bench ? overhaulSteps(bicycle, bench) : [];
     case 'torque':
       return torqueSteps(bicycle, bolts);
     case 'prove':

@@ -109,7 +109,7 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
     {
       'stage-before': () => at > 0 && to(STAGES[at - 1]!),
       'stage-after': () => at < STAGES.length - 1 && to(STAGES[at + 1]!),
-      'to-bench': () => router.push(benchHref(bicycle, stage)),
+      'to-bench': () => router.push(benchHref(bicycle, stage, stage === 'overhaul' ? trayPlace : null)),
       note: () => {
         if (stage !== 'look-over' || !looking) setPlace(current ?? 'frame');
         setNoting(true);
@@ -208,7 +208,13 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
               mb: 1,
             }}
           >
-            <Button component={Link} prefetch={false} href={benchHref(bicycle, stage)} size="small" variant="outlined">
+            <Button
+              component={Link}
+              prefetch={false}
+              href={benchHref(bicycle, stage, stage === 'overhaul' ? trayPlace : null)}
+              size="small"
+              variant="outlined"
+            >
               {bicycle.bench ? 'Back to the bench' : 'Bench mode'}
             </Button>
           </Box>

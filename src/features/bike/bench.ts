@@ -6,7 +6,7 @@ const TASK_OF_STAGE: Record<Stage, BenchTask> = {
   decide: 'jobs',
   strip: 'strip',
   clean: 'put-back',
-  overhaul: 'put-back',
+  overhaul: 'overhaul',
   rebuild: 'torque',
   prove: 'prove',
   'hand-over': 'prove',
@@ -14,5 +14,10 @@ const TASK_OF_STAGE: Record<Stage, BenchTask> = {
 
 /** The address of the bench for a stage; where the bench was left in the same task, it opens there. */
 export function benchHref(bicycle: Bicycle, stage: Stage, place: string | null = null): string {
-  return `/bench?id=${encodeURIComponent(bicycle.id)}&task=${TASK_OF_STAGE[stage]}${place ? `&place=${place}` : ''}`;
+  return taskHref(bicycle, TASK_OF_STAGE[stage], place);
+}
+
+/** The address of the bench for a task. */
+export function taskHref(bicycle: Bicycle, task: BenchTask, place: string | null = null): string {
+  return `/bench?id=${encodeURIComponent(bicycle.id)}&task=${task}${place ? `&place=${place}` : ''}`;
 }

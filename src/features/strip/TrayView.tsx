@@ -15,7 +15,7 @@ import { newId } from '@/store/browser';
 import { Choices } from '@/ui/Choices';
 import { KeptText } from '@/ui/KeptText';
 import { Section } from '@/ui/Section';
-import { benchHref } from '../bike/bench';
+import { taskHref } from '../bike/bench';
 import { LooseButton } from '../rebuild/LooseEnds';
 import { StockDialog } from '../stock/StockDialog';
 import type { StageProps } from '../workshop/WorkshopProvider';
@@ -103,7 +103,7 @@ export function TrayView({
         <Button
           component={Link}
           prefetch={false}
-          href={benchHref(bicycle, way === 'apart' ? 'strip' : 'overhaul', assembly.place)}
+          href={taskHref(bicycle, way === 'apart' ? 'strip' : 'put-back', assembly.place)}
           variant="outlined"
           color="inherit"
           sx={{ minHeight: 48 }}
