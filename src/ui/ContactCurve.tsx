@@ -5,20 +5,20 @@ import { area, line } from 'd3-shape';
 import type { Contact, ContactPoint } from '@/core/bearings/contact';
 
 const H = 220;
-const PAD = { left: 46, right: 46, top: 16, bottom: 34 };
+const PAD = { left: 52, right: 52, top: 30, bottom: 34 };
 
-/** Pressure at the track and what is left of the bearing's life, by degrees of cone; where the track keeps a mark is ruled in. */
+/** Pressure against what marks the nearer track, and what is left of the bearing's life, by degrees of cone; where the track keeps a mark is ruled in. */
 export function ContactCurve({ contact, turnDeg }: { contact: Contact; turnDeg: number }) {
   const narrow = useMediaQuery('(max-width: 600px)');
   const W = narrow ? 380 : 640;
-  const { curve, limitCupMPa } = contact;
-  const most = Math.max(limitCupMPa * 1.15, ...curve.map((point) => point.pressureMPa));
+  const { curve } = contact;
+  const most = Math.max(1.15, ...curve.map((point) => point.markShare));
   const x = scaleLinear([curve[0]!.turnDeg, curve.at(-1)!.turnDeg], [PAD.left, W - PAD.right]);
   const y = scaleLinear([0, most], [H - PAD.bottom, PAD.top]);
   const share = scaleLinear([0, 1], [H - PAD.bottom, PAD.top]);
   const pressure = line<ContactPoint>()
     .x((point) => x(point.turnDeg))
-    .y((point) => y(point.pressureMPa))(curve);
+    .y((point) => y(point.markShare))(curve);
   const life = area<ContactPoint>()
     .x((point) => x(point.turnDeg))
     .y0(share(0))
@@ -29,7 +29,7 @@ export function ContactCurve({ contact, turnDeg }: { contact: Contact; turnDeg: 
     <svg
       viewBox={`0 0 ${W} ${H}`}
       role="img"
-      aria-label={`At ${turnDeg} degrees ${Math.round(contact.pressureCupMPa)} megapascals at the cup, of ${limitCupMPa} at which it keeps a mark; ${Math.round(contact.lifeShare * 100)} per cent of its best life`}
+      aria-label={`At ${turnDeg} degrees ${Math.round(contact.markShare * 100)} per cent of the pressure at which a track keeps a mark, ${Math.round(contact.lifeShare * 100)} per cent of its best life`}
       style={{ width: '100%', maxWidth: 700, height: 'auto', display: 'block' }}
     >
       <path d={life ?? ''} fill="var(--mui-palette-sheet-faint)" opacity="0.28" />
@@ -37,18 +37,18 @@ export function ContactCurve({ contact, turnDeg }: { contact: Contact; turnDeg: 
         <g key={tick}>
           <path d={`M${PAD.left} ${y(tick)}H${W - PAD.right}`} stroke="var(--mui-palette-divider)" />
           <text x={PAD.left - 6} y={y(tick) + 4} textAnchor="end" {...text}>
-            {tick / 1000}
+            {Math.round(tick * 100)} %
           </text>
         </g>
       ))}
       <path
-        d={`M${PAD.left} ${y(limitCupMPa)}H${W - PAD.right}`}
+        d={`M${PAD.left} ${y(1)}H${W - PAD.right}`}
         stroke="var(--mui-palette-state-replace)"
         strokeWidth="1.8"
         strokeDasharray="7 4"
       />
-      <text x={PAD.left + 6} y={y(limitCupMPa) - 6} fontSize={12.5} fill="var(--mui-palette-text-primary)">
-        cup keeps a mark
+      <text x={PAD.left + 6} y={y(1) - 6} fontSize={12.5} fill="var(--mui-palette-text-primary)">
+        a track keeps a mark
       </text>
       <path d={pressure ?? ''} fill="none" stroke="var(--mui-palette-primary-main)" strokeWidth="2.4" />
       <path d={`M${x(here)} ${PAD.top}V${H - PAD.bottom}`} stroke="var(--mui-palette-text-primary)" strokeWidth="1.6" />
@@ -58,7 +58,7 @@ export function ContactCurve({ contact, turnDeg }: { contact: Contact; turnDeg: 
         </text>
       ))}
       <text x={4} y={12} {...text}>
-        GPa
+        pressure
       </text>
       <text x={W - 4} y={12} textAnchor="end" {...text}>
         life left

@@ -61,6 +61,8 @@ export interface NextTurn {
   flatShare: number;
   /** How far the thread moves what is turned. */
   travelMm: number;
+  /** What is done after the turn, without its size. */
+  then: string;
   words: string;
 }
 
@@ -153,12 +155,17 @@ function nextTurn(session: Session, { turnDeg, clamped }: Action): NextTurn {
       : clamped
         ? `${locked}close the skewer as it is ridden and feel`
         : `${locked}feel with the skewer open`;
+  const still = `Do not turn. ${session.allowanceDeg > 0 && clamped ? 'Close the skewer and feel it as it is ridden.' : 'Feel it once more at several points of the turn.'}`;
+  const then = turnDeg === 0 ? still : `${capital(flatWords(flatShare))}. ${capital(feelIt)}.`;
   const words =
     turnDeg === 0
-      ? `Do not turn. ${session.allowanceDeg > 0 && clamped ? 'Close the skewer and feel it as it is ridden.' : 'Feel it once more at several points of the turn.'}`
+      ? still
       : `${turnDeg > 0 ? 'Tighten' : 'Open'} by ${Math.round(tipTravelMm)} mm at the tip of a ${session.toolMm} mm ${name}, ${flatWords(flatShare)} (${size}°), then ${feelIt}.`;
-  return { turnDeg, feelClamped: clamped, tipTravelMm, flatShare, travelMm: (session.pitchMm * size) / 360, words };
+  const travelMm = (session.pitchMm * size) / 360;
+  return { turnDeg, feelClamped: clamped, tipTravelMm, flatShare, travelMm, then, words };
 }
+
+const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 function flatWords(flats: number): string {
   const near: [number, string][] = [

@@ -26,7 +26,8 @@ export type ContactInput = z.input<typeof input>;
 
 export interface ContactPoint {
   turnDeg: number;
-  pressureMPa: number;
+  /** Pressure at cone or cup against what keeps a mark there, whichever is nearer to it; 1 marks. */
+  markShare: number;
   frictionNmm: number;
   /** Life against the best of the curve, by the cube of the load. */
   life: number;
@@ -41,6 +42,7 @@ export interface Contact {
   limitConeMPa: number;
   limitCupMPa: number;
   frictionNmm: number;
+  markShare: number;
   lifeShare: number;
   marks: 'none' | 'cup' | 'both';
   curve: ContactPoint[];
@@ -135,8 +137,12 @@ function run(question: Question): Contact {
       : pressureCupMPa >= limitCupMPa
         ? ('cup' as const)
         : ('none' as const);
+  const markShareOf = (loads: Loads) =>
+    Math.max(
+      pressureMPa(track('cone'), loads.worstN) / HARDENED_MPA,
+      pressureMPa(track('cup'), loads.worstN) / limitCupMPa,
+    );
   const lifeShare = lifeOf(here);
-  const percent = `${roundTo(lifeShare * 100, 0)} %`;
   const reasons = [
     tighterDeg > 0
       ? `${roundTo(tighterDeg, 0)}° past the end of play push ${roundTo(here.preloadN, 0)} N along the axle into each row; the worst ball carries ${roundTo(here.worstN, 0)} N.`
@@ -148,7 +154,9 @@ function run(question: Question): Contact {
       : marks === 'cup'
         ? `The ${cup} cup keeps a mark: ${roundTo(pressureCupMPa, -1)} MPa against ${limitCupMPa}. A blow of the road comes on top.`
         : `Cone and cup keep marks: ${roundTo(pressureConeMPa, -1)} MPa against ${HARDENED_MPA}.`,
-    `It lasts about ${percent} of what it would at its best setting.`,
+    lifeShare < 0.01
+      ? 'It lasts less than a hundredth of what it would at its best setting.'
+      : `It lasts about ${roundTo(lifeShare * 100, 0)} % of what it would at its best setting.`,
   ];
   return {
     preloadN: roundTo(here.preloadN, 3),
@@ -159,14 +167,12 @@ function run(question: Question): Contact {
     limitConeMPa: HARDENED_MPA,
     limitCupMPa,
     frictionNmm: roundTo(frictionOf(here), 4),
+    markShare: roundTo(markShareOf(here), 4),
     lifeShare: roundTo(lifeShare, 4),
     marks,
     curve: curveLoads.map(({ turnDeg, loads }) => ({
       turnDeg,
-      pressureMPa: roundTo(
-        Math.max(pressureMPa(track('cone'), loads.worstN), pressureMPa(track('cup'), loads.worstN)),
-        1,
-      ),
+      markShare: roundTo(markShareOf(loads), 4),
       frictionNmm: roundTo(frictionOf(loads), 4),
       life: roundTo(lifeOf(loads), 4),
     })),

@@ -19,9 +19,8 @@ export interface PracticeLevel {
   wobbleDeg: number;
   rimRadiusMm: number;
   rowsApartMm: number;
-  limitMPa: number;
   parTrials: number;
-  /** Pressure and friction by degrees of cone, from the contact model. */
+  /** Pressure against what marks, and friction, by degrees of cone, from the contact model. */
   curve: ContactPoint[];
 }
 
@@ -101,8 +100,8 @@ export function extremes(hub: HiddenHub, state: HubState): { tightest: number; l
   return { tightest: Math.max(...all), loosest: Math.min(...all) };
 }
 
-/** Pressure or friction where it stands, between the points of the contact model and straight on beyond them. */
-function inside(hub: HiddenHub, deg: number, what: 'pressureMPa' | 'frictionNmm'): number {
+/** Pressure against what marks, or friction, where it stands, between the points of the contact model and straight on beyond them. */
+function inside(hub: HiddenHub, deg: number, what: 'markShare' | 'frictionNmm'): number {
   const { curve } = hub.level;
   const at = Math.min(curve.length - 2, Math.max(0, curve.findIndex((point) => point.turnDeg > deg) - 1));
   const i = deg >= curve.at(-1)!.turnDeg ? curve.length - 2 : at;
@@ -112,7 +111,7 @@ function inside(hub: HiddenHub, deg: number, what: 'pressureMPa' | 'frictionNmm'
 
 /** Harm of standing or being turned so tight: nothing up to the pressure at which a track keeps a mark. */
 function harmAt(hub: HiddenHub, deg: number): number {
-  return Math.max(0, inside(hub, deg, 'pressureMPa') / hub.level.limitMPa - 1);
+  return Math.max(0, inside(hub, deg, 'markShare') - 1);
 }
 
 /** The cone turned; a locked one does not move. Tightening into the tracks marks them. */

@@ -25,8 +25,7 @@ export const practiceLevels = defineCalculator({
           axle: level.what === 'hub' ? { areaMm2: 40, spanMm: level.rowsApartMm } : null,
         });
         if (!inside.ok) throw new Error(inside.errors.map((error) => `${error.path} ${error.message}`).join('; '));
-        const { curve, limitCupMPa } = inside.output;
-        return { ...level, limitMPa: limitCupMPa, curve };
+        return { ...level, curve: inside.output.curve };
       }),
     };
   },

@@ -160,7 +160,7 @@ export function ConeBench({
                   <Box sx={{ fontSize: '1.15rem', fontWeight: 600, lineHeight: 1.35, mt: 1 }}>
                     {first
                       ? 'Run it down until it resists, back off a little, lock it, and say how it feels. Or start with this turn.'
-                      : next.words}
+                      : next.then}
                   </Box>
                   {next.turnDeg !== 0 && (
                     <Box sx={{ fontSize: '0.9rem', color: 'text.secondary', mt: 0.5 }}>

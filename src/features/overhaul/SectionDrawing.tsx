@@ -71,7 +71,11 @@ export function SectionDrawing({
         viewBox={`0 0 ${widthMm} ${heightMm + (faces.length > 0 ? 18 * scale : 0)}`}
         role="img"
         aria-label={words.join('. ')}
-        style={{ width: '100%', maxHeight: stacked ? 460 : input.upright ? 420 : 290, display: 'block' }}
+        style={{
+          width: '100%',
+          maxHeight: stacked ? (faces.length > 0 ? 460 : 300) : input.upright ? 420 : 290,
+          display: 'block',
+        }}
       >
         <defs>
           <pattern

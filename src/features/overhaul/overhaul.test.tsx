@@ -132,7 +132,7 @@ describe('setting it', () => {
       { type: 'measureAxle', place: 'hub.front', changes: { clampForceN: 0 } },
       { type: 'addTrial', place: 'hub.front', trial: { id: 't', turnDeg: 0, feel: 'tight', clamped: false } },
     ]);
-    await screen.findByText(/^Open by/);
+    await screen.findByText(/^Open \d+ mm/);
     await userEvent.click(button(/^A tick/));
     const [, second] = record().trays[0]!.trials;
     expect(second!.feel).toBe('tick');
