@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import ICAL from 'ical.js';
-import { complaints, openDemo, read } from './bench';
+import { complaints, openDemo } from './bench';
 
 const group = (page: Page, name: string | RegExp) => page.getByRole('group', { name, exact: typeof name === 'string' });
 
@@ -11,7 +11,7 @@ async function toBearing(page: Page, place: string, choose?: RegExp): Promise<vo
   await page.getByRole('listitem').filter({ hasText: place }).first().getByRole('button').click();
   await expect(page.getByRole('heading', { level: 2, name: place })).toBeVisible();
   if (choose) {
-    await page.getByLabel('What was found').click();
+    await page.getByLabel(/^What was found/).click();
     await page.getByRole('option', { name: choose }).click();
   }
 }

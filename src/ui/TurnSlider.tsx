@@ -35,7 +35,7 @@ export function TurnSlider({
         max={high}
         step={1}
         marks={[{ value: 0 }]}
-        onChange={(_event, next) => onChange(next as number)}
+        onChange={(_event, next) => onChange(next)}
       />
     </Box>
   );

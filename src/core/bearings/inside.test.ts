@@ -4,7 +4,7 @@ import { bearingsContact, type Contact, type ContactInput } from './contact';
 import { approachPerLoad, pressureMPa, type Track } from './hertz';
 import { ballOrder, cartridgeOrders } from './orders';
 import { roundVerdict } from './round';
-import { bearingSection, type SectionInput } from './section';
+import { bearingSection, cartridgeBallMm, type SectionInput } from './section';
 import { bearingsLearnDrag, type LearnDragInput, type LearntDrag } from './learnDrag';
 import { bearingsServiceSet } from './serviceSet';
 import { bearingsCartridgeSet } from './cartridgeSet';
@@ -230,6 +230,12 @@ describe('the section of a bearing', () => {
         expect(y).toBeLessThan(heightMm);
       }
     }
+  });
+  test('a bore wider than its outside is drawn and not a fault of the page', () => {
+    expect(cartridgeBallMm({ boreMm: 28, odMm: 15 })).toBeGreaterThan(0);
+    const slip = { left: { boreMm: 28, odMm: 15, widthMm: 7 }, right: { boreMm: 15, odMm: 28, widthMm: 7 } };
+    const rows = hub.rows.map((row) => ({ ...row, ballMm: cartridgeBallMm(slip.left) }));
+    expect(bearingSection({ ...hub, rows, kind: 'cartridge', cartridges: slip }).shapes.length).toBeGreaterThan(8);
   });
   test('three retainers of a coaster hub are three faces; cartridges are boxes of their size', () => {
     const three = bearingSection({ ...hub, rows: [...hub.rows, { id: 'small', ballMm: 4.76, holds: 8, in: 0 }] });

@@ -54,6 +54,8 @@ const CLEAR = 1.05;
 const WALL_MM = 2.2;
 const DEG = Math.PI / 180;
 const ROOM_MM = 5;
+/** A slip of the caliper may leave no room between bore and outside; it is drawn all the same, and told beside it. */
+const LEAST_BALL_MM = 0.2;
 /** Rows of a wide hub are drawn nearer, with the shell broken between them; nothing else is out of scale. */
 const MOST_APART = 2.6;
 const MOST_APART_UPRIGHT = 1.9;
@@ -139,7 +141,7 @@ function cartridgeRow(row: SectionRow, at: number, input: SectionInput, place: P
 
 /** The ball that fits between the rings of a cartridge: about three fifths of what lies between bore and outside. */
 export function cartridgeBallMm({ boreMm, odMm }: { boreMm: number; odMm: number }): number {
-  return ((odMm - boreMm) / 2) * 0.6;
+  return Math.max(LEAST_BALL_MM, ((odMm - boreMm) / 2) * 0.6);
 }
 
 function faceOf(row: SectionRow, circleMm: number, x: number, y: number): RowFace {

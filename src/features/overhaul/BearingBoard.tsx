@@ -1,5 +1,4 @@
 'use client';
-import ChevronRight from '@mui/icons-material/ChevronRight';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { Benches } from '@/core/bearings/bench';
@@ -8,11 +7,12 @@ import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { workedSteps } from '@/model/bearings';
 import type { Bicycle } from '@/model/record';
 import { trayFor } from '@/model/selectors';
-import { Disclosure } from '@/ui/Disclosure';
 import { dayOf } from '@/ui/format';
+import { OpenRow } from '@/ui/OpenRow';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { StateMark } from '@/ui/StateMark';
+import { MoreAssemblies } from '../strip/MoreAssemblies';
 import { saveServices } from './serviceCalendar';
 import { useServices } from './useServices';
 
@@ -35,50 +35,30 @@ function Row({
       .filter(Boolean)
       .join(', ');
   return (
-    <Box component="li">
-      <Box
-        component="button"
-        onClick={onOpen}
-        sx={{
-          all: 'unset',
-          cursor: 'pointer',
-          boxSizing: 'border-box',
-          width: '100%',
-          minHeight: 64,
-          py: 1,
-          display: 'grid',
-          gridTemplateColumns: '34px minmax(0, 1fr) auto 28px',
-          gap: 1.5,
-          alignItems: 'center',
-          '&:hover': { bgcolor: 'sheet.soft' },
-          '&:focus-visible': { outline: '3px solid', outlineColor: 'primary.main', outlineOffset: '-3px' },
-        }}
-      >
-        <StateMark state={tray.after ? 'bearing-done' : begun ? 'open' : 'not-looked-at'} word={false} size={26} />
-        <Box>
-          <Box sx={{ fontWeight: 640 }}>{placeLabel(bench.place)}</Box>
-          <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
-            {bench.title}
-            {!tray.after && begun && next ? `. Next: ${next.title.charAt(0).toLowerCase()}${next.title.slice(1)}` : ''}
-          </Box>
+    <OpenRow columns="34px minmax(0, 1fr) auto" onOpen={onOpen}>
+      <StateMark state={tray.after ? 'bearing-done' : begun ? 'open' : 'not-looked-at'} word={false} size={26} />
+      <Box>
+        <Box sx={{ fontWeight: 640 }}>{placeLabel(bench.place)}</Box>
+        <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
+          {bench.title}
+          {!tray.after && begun && next ? `. Next: ${next.title.charAt(0).toLowerCase()}${next.title.slice(1)}` : ''}
         </Box>
-        <Box sx={{ textAlign: 'right', fontSize: '0.9rem', maxWidth: 190 }}>
-          {tray.after ? (
-            <>
-              <Box sx={{ fontWeight: 620 }}>{feel(tray.after) || 'done'}</Box>
-              {dueOn && <Box sx={{ color: 'text.secondary' }}>again {dayOf(dueOn)}</Box>}
-            </>
-          ) : tray.before ? (
-            feel(tray.before)
-          ) : bench.leaveWhy ? (
-            'left shut while it runs'
-          ) : (
-            ''
-          )}
-        </Box>
-        <ChevronRight aria-hidden />
       </Box>
-    </Box>
+      <Box sx={{ textAlign: 'right', fontSize: '0.9rem', maxWidth: 190 }}>
+        {tray.after ? (
+          <>
+            <Box sx={{ fontWeight: 620 }}>{feel(tray.after) || 'done'}</Box>
+            {dueOn && <Box sx={{ color: 'text.secondary' }}>again {dayOf(dueOn)}</Box>}
+          </>
+        ) : tray.before ? (
+          feel(tray.before)
+        ) : bench.leaveWhy ? (
+          'left shut while it runs'
+        ) : (
+          ''
+        )}
+      </Box>
+    </OpenRow>
   );
 }
 
@@ -96,10 +76,6 @@ export function BearingBoard({
 }) {
   const due = useServices(bicycle);
   const done = benches.benches.filter((bench) => trayFor(bicycle, bench.place).after).length;
-  const has = new Set(benches.benches.map((bench) => bench.place));
-  const more = Object.entries(benches.choices).flatMap(([place, here]) =>
-    has.has(place) ? [] : here.map((each) => ({ place, ...each })),
-  );
   return (
     <>
       <Section title="Bearings" aside={`${done} of ${benches.benches.length} done`}>
@@ -125,23 +101,12 @@ export function BearingBoard({
           {due.length === 1 ? 'The next service into the calendar' : `${due.length} next services into the calendar`}
         </Button>
       )}
-      {more.length > 0 && (
-        <Disclosure summary={<>Bearings that not every overhaul opens</>}>
-          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', py: 1 }}>
-            {more.map(({ place, id, title }) => (
-              <Button
-                key={`${place} ${id}`}
-                variant="outlined"
-                color="inherit"
-                sx={{ minHeight: 56 }}
-                onClick={() => onChoose(place, id)}
-              >
-                {title}
-              </Button>
-            ))}
-          </Box>
-        </Disclosure>
-      )}
+      <MoreAssemblies
+        summary="Bearings that not every overhaul opens"
+        has={benches.benches.map((bench) => bench.place)}
+        choices={benches.choices}
+        onChoose={onChoose}
+      />
     </>
   );
 }

@@ -2,8 +2,6 @@
 import ArrowBack from '@mui/icons-material/ArrowBack';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import type { BearingBench } from '@/core/bearings/benchTypes';
@@ -12,6 +10,7 @@ import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { sectionInput } from '@/model/bearings';
 import { trayFor } from '@/model/selectors';
 import { Section } from '@/ui/Section';
+import { WhatWasFound } from '../strip/WhatWasFound';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { Balls } from './Balls';
@@ -74,23 +73,8 @@ export function BearingView({
         <Typography variant="h2" sx={{ fontSize: '1.6rem' }}>
           {placeLabel(bench.place)}
         </Typography>
-        {choices.length === 1 ? (
-          <Box sx={{ color: 'text.secondary' }}>{bench.title}</Box>
-        ) : (
-          <TextField
-            select
-            label="What was found"
-            value={bench.assembly}
-            onChange={(event) => send({ type: 'chooseAssembly', place: bench.place, assembly: event.target.value })}
-            sx={{ minWidth: 230, maxWidth: '100%' }}
-          >
-            {choices.map((choice) => (
-              <MenuItem key={choice.id} value={choice.id}>
-                {choice.title}
-              </MenuItem>
-            ))}
-          </TextField>
-        )}
+        {choices.length === 1 && <Box sx={{ color: 'text.secondary' }}>{bench.title}</Box>}
+        <WhatWasFound send={send} place={bench.place} assembly={bench.assembly} choices={choices} />
       </Box>
       {bench.leaveWhy && (
         <Box

@@ -49,7 +49,9 @@ export function SectionDrawing({
   const drawn = useMemo(() => bearingSection({ ...input, stacked }), [input, stacked]);
   const { widthMm, heightMm, shapes, faces, spots } = drawn;
   // Text and lines keep their size on the screen, whichever side of the sheet binds.
-  const scale = stacked ? widthMm / 380 : Math.max(widthMm / 640, heightMm / (input.upright ? 420 : 290));
+  const scale = stacked
+    ? Math.max(widthMm / 380, heightMm / 460)
+    : Math.max(widthMm / 640, heightMm / (input.upright ? 420 : 290));
   const stateOf = ({ row, part }: SectionShape) =>
     row && (part === 'cup' || part === 'cone') ? tracks[`${row}.${part}`] : undefined;
   const fillOf = (part: SectionShape['part']) =>

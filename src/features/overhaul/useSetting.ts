@@ -28,7 +28,7 @@ export function useSetting(bicycle: Bicycle, tray: Tray, bench: BearingBench) {
   return {
     allowance: allowance.output,
     allowanceDeg: allowanceDeg ?? 0,
-    errors: [...allowance.errors, ...advice.errors],
+    errors: [...allowance.errors, ...drag.errors, ...advice.errors],
     drag: drag.output,
     advice: advice.output,
     pending: advice.pending || drag.pending || allowance.pending,

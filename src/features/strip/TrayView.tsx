@@ -2,14 +2,11 @@
 import ArrowBack from '@mui/icons-material/ArrowBack';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { StripOrder } from '@/core/strip/order';
 import { backwards, partIn, sorted, partWords, turnAt, type Assembly } from '@/core/strip/tray';
-import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { trayFor } from '@/model/selectors';
 import { newId } from '@/store/browser';
 import { Choices } from '@/ui/Choices';
@@ -25,6 +22,7 @@ import { PutBack } from './PutBack';
 import { newSeized, StuckParts } from './StuckParts';
 import { TakeApart } from './TakeApart';
 import { TrayLabel } from './TrayLabel';
+import { WhatWasFound } from './WhatWasFound';
 
 const WAYS = [
   { id: 'apart', label: 'Take apart' },
@@ -72,21 +70,7 @@ export function TrayView({
         <Typography variant="h2" sx={{ fontSize: '1.6rem' }}>
           {assembly.title}
         </Typography>
-        {choices.length > 1 && (
-          <TextField
-            select
-            label={`What was found: ${placeLabel(assembly.place).toLowerCase()}`}
-            value={assembly.id}
-            onChange={(event) => send({ type: 'chooseAssembly', place: assembly.place, assembly: event.target.value })}
-            sx={{ minWidth: 230, maxWidth: '100%' }}
-          >
-            {choices.map((choice) => (
-              <MenuItem key={choice.id} value={choice.id}>
-                {choice.title}
-              </MenuItem>
-            ))}
-          </TextField>
-        )}
+        <WhatWasFound send={send} place={assembly.place} assembly={assembly.id} choices={choices} />
       </Box>
       <ExplodedLine
         assembly={assembly}
