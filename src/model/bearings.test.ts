@@ -4,6 +4,7 @@ import { applyCommand, type Command } from './commands';
 import {
   allowanceInput,
   axleOf,
+  ballsNeeded,
   beforeFromLookOver,
   coneInput,
   dragInput,
@@ -92,6 +93,32 @@ describe('a bearing on the bench', () => {
     const bench = benchAt(after(), 'hub.front');
     expect(dragInput(bench, 'hub.front', 'b', [other, own], 0)!.sessions).toHaveLength(1);
     expect(dragInput(bench, 'hub.rear', 'b', [other, own], 0)!.sessions).toHaveLength(0);
+  });
+
+  test('balls are ordered by size: a coaster hub takes two, and a measured size stands for its like', () => {
+    const coaster = after({ type: 'describeKind', changes: { gears: 'coaster' } });
+    const bench = benchAt(coaster, 'hub.rear');
+    const counted = (row: string): Command => ({
+      type: 'countBalls',
+      place: 'hub.rear',
+      side: row,
+      changes: { out: 8 },
+    });
+    const tray = trayFor(
+      ['brake', 'driver', 'small'].reduce(
+        (bicycle, row, i) => applyCommand(bicycle, { id: `n${i}`, bicycle: 'b', at: AT, command: counted(row) }),
+        coaster,
+      ),
+      'hub.rear',
+    );
+    expect(ballsNeeded(tray, bench, null).map(({ fractionIn, needed }) => [fractionIn, needed])).toEqual([
+      ['1/4', 16],
+      ['3/16', 8],
+    ]);
+    const hub = benchAt(after(), 'hub.front');
+    expect(ballsNeeded(trayFor(after(), 'hub.front'), hub, { fractionIn: '7/32', usualPack: 100 })).toEqual([
+      { fractionIn: '7/32', usualPack: 100, needed: 20 },
+    ]);
   });
 
   test('the drawing takes its counts from the tray and its balls from the caliper', () => {

@@ -120,6 +120,25 @@ export function ballsInRow(tray: Tray, row: BearingBench['rows'][number]): numbe
   return holds ?? out ?? row.usual;
 }
 
+/**
+ * How many balls of each size a bearing takes. A size that was measured stands for the rows that usually share the first
+ * row's. Example: a coaster hub takes two retainers' worth of 1/4 in and one of 3/16 in.
+ */
+export function ballsNeeded(
+  tray: Tray,
+  bench: BearingBench,
+  measured: { fractionIn: string; usualPack: number } | null,
+): { fractionIn: string; usualPack: number; needed: number }[] {
+  const groups = new Map<string, { fractionIn: string; usualPack: number; needed: number }>();
+  for (const row of bench.rows) {
+    const size = measured && row.fractionIn === bench.rows[0]!.fractionIn ? measured : row;
+    const group = groups.get(size.fractionIn) ?? { fractionIn: size.fractionIn, usualPack: size.usualPack, needed: 0 };
+    group.needed += ballsInRow(tray, row) ?? 0;
+    groups.set(size.fractionIn, group);
+  }
+  return [...groups.values()].filter(({ needed }) => needed > 0);
+}
+
 /** The question for `bearings.contact`; null where no row of balls is known. `ballMm` is what was measured. */
 export function contactInput(
   tray: Tray,

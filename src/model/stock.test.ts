@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { shareByWorth } from '@/core/stock/share';
 import { readStockCsv, stockCsv } from './exchange/stockCsv';
 import type { StockItem } from './record';
-import { bestOfTwo, inStock, stockCosts, stockFor, takeOne } from './stock';
+import { ballsInDrawer, bestOfTwo, inStock, namedInDrawer, stockCosts, stockFor, takeOne } from './stock';
 
 const AT = '2026-11-25T10:00:00.000Z';
 const item = (id: string, changes: Partial<StockItem> = {}): StockItem => ({
@@ -115,5 +115,25 @@ describe('stock as a table', () => {
       ok: false,
       errors: [expect.stringContaining('what')],
     });
+  });
+});
+
+describe('what is looked for by its size', () => {
+  const drawer = {
+    a: item('a', { label: 'Balls', size: '3/16 in', state: 'new', quantity: 40 }),
+    b: item('b', { label: 'Balls', size: '3/16 in', state: 'new', quantity: 12 }),
+    c: item('c', { label: 'Balls', size: '3/16 in', state: 'worn', quantity: 90 }),
+    d: item('d', { label: 'Cartridge', size: '6902, sealed', state: 'new', quantity: 2 }),
+    e: item('e', { label: 'Head bearing', size: '41.8x8.0 45x45', state: 'new' }),
+    f: item('f', { label: 'Screw', size: '3/16 in', state: 'new', quantity: 500 }),
+  };
+  test('balls of one lot and new: the largest bag, never two together, never worn ones', () => {
+    expect(ballsInDrawer('3/16', drawer)).toBe(40);
+    expect(ballsInDrawer('1/4', drawer)).toBe(0);
+  });
+  test('a cartridge by its code, also one of two words, and never by a piece of it', () => {
+    expect(namedInDrawer('6902', drawer).map(({ id }) => id)).toEqual(['d']);
+    expect(namedInDrawer('41.8x8.0 45x45', drawer).map(({ id }) => id)).toEqual(['e']);
+    expect(namedInDrawer('690', drawer)).toEqual([]);
   });
 });

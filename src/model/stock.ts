@@ -63,16 +63,15 @@ export function ballsInDrawer(fractionIn: string, items: Record<string, StockIte
   );
 }
 
-/** New ones in the drawer whose size or name says this. */
+/** New ones in the drawer whose name and size say this, as whole words. Example: `6902` finds "Cartridge, 6902". */
 export function namedInDrawer(name: string, items: Record<string, StockItem>): StockItem[] {
-  const asked = name.toLowerCase();
+  const spaced = (text: string) =>
+    ` ${text
+      .toLowerCase()
+      .replaceAll(/[\s,;]+/g, ' ')
+      .trim()} `;
   return inStock(items).filter(
-    ({ state, size, label }) =>
-      state === 'new' &&
-      `${label} ${size}`
-        .toLowerCase()
-        .split(/[\s,;]+/)
-        .includes(asked),
+    ({ state, size, label }) => state === 'new' && spaced(`${label} ${size}`).includes(spaced(name)),
   );
 }
 

@@ -1,4 +1,5 @@
 import { appliesTo, type BicycleKind } from '../bicycle';
+import { balls } from '../bearings/data/balls';
 import { ballSets } from '../bearings/data/ballSets';
 import { assemblyRows, partKinds, partRows, stepRows, type PartShape } from './data/templates';
 import type { TurnInput } from './turn';
@@ -42,6 +43,8 @@ export interface BallRow {
   circleMm: number | null;
   /** Held in a retainer. */
   caged: boolean;
+  /** Balls of this size in a bag, as they are usually sold. */
+  usualPack: number;
 }
 
 /** One assembly at one place of a bicycle: parts along its axis, steps in the order of the work. */
@@ -87,6 +90,7 @@ function ballRow(entry: string): BallRow {
     usual: row.countUsual,
     circleMm: row.pitchDiameterMm,
     caged: row.arrangement === 'caged',
+    usualPack: balls.find((ball) => ball.fractionIn === fractionIn)!.usualPack,
   };
 }
 

@@ -10,7 +10,7 @@ import { ballOrder } from '@/core/bearings/orders';
 import { ballHint } from '@/core/bearings/plausible';
 import { ballRowLabel } from '@/core/strip/tray';
 import { stateOf } from '@/core/vocabulary/vocabulary';
-import { ballsInRow } from '@/model/bearings';
+import { ballsNeeded } from '@/model/bearings';
 import type { Tray } from '@/model/record';
 import { countsOf } from '@/model/selectors';
 import { ballsInDrawer } from '@/model/stock';
@@ -28,21 +28,17 @@ import { BallSide } from './BallSide';
 /** What to order, with what the drawer holds and what is left of a bag. */
 function BallOrder({
   send,
-  tray,
-  bench,
   fractionIn,
   packSize,
-}: Pick<StageProps, 'send'> & { tray: Tray; bench: BearingBench; fractionIn: string; packSize: number }) {
+  needed,
+}: Pick<StageProps, 'send'> & { fractionIn: string; packSize: number; needed: number }) {
   const stock = useWorkshopState((state) => state.stock);
-  const counts = bench.rows.map((row) => ballsInRow(tray, row));
-  const needed = counts.reduce<number>((sum, count) => sum + (count ?? 0), 0);
-  if (needed === 0) return null;
   const inDrawer = ballsInDrawer(fractionIn, stock);
   const { packs, left } = ballOrder(needed, packSize, inDrawer);
   const label = `Balls ${fractionIn} in, ${packs === 1 ? 'one bag' : `${packs} bags`} of ${packSize}`;
   return (
     <Box sx={{ mt: 2, display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'end' }}>
-      <BigNumber value={needed} label={`new balls of ${fractionIn} in, all rows`} />
+      <BigNumber value={needed} label={`new balls of ${fractionIn} in`} />
       <Box sx={{ flex: 1, minWidth: 220 }}>
         {packs === 0
           ? `The drawer holds ${inDrawer} of one lot: ${left} stay for stock.`
@@ -164,15 +160,16 @@ export function Balls({ send, tray, bench }: Pick<StageProps, 'send'> & { tray: 
           onChoose={(ballsWere) => note({ ballsWere })}
         />
       </Box>
-      {tray.ballsWere === 'renewed' && (
-        <BallOrder
-          send={send}
-          tray={tray}
-          bench={bench}
-          fractionIn={ball?.nominal?.fractionIn ?? usual[0]!}
-          packSize={ball?.usualPack ?? 100}
-        />
-      )}
+      {tray.ballsWere === 'renewed' &&
+        ballsNeeded(
+          tray,
+          bench,
+          ball?.nominal && ball.usualPack !== null
+            ? { fractionIn: ball.nominal.fractionIn, usualPack: ball.usualPack }
+            : null,
+        ).map(({ fractionIn, usualPack, needed }) => (
+          <BallOrder key={fractionIn} send={send} fractionIn={fractionIn} packSize={usualPack} needed={needed} />
+        ))}
       <Box sx={{ mt: 2, display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'start' }}>
         <ReadingField
           label="Over two opposite balls in the cup"

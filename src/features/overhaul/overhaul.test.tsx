@@ -91,7 +91,7 @@ describe('what is seen inside', () => {
       count('right'),
     ]);
     await userEvent.click(await screen.findByRole('button', { name: 'New ones' }));
-    expect(await screen.findByText('new balls of 3/16 in, all rows')).toBeInTheDocument();
+    expect(await screen.findByText('new balls of 3/16 in')).toBeInTheDocument();
     expect(screen.getByText(/One bag of 100: 80 stay for stock/)).toBeInTheDocument();
     await userEvent.click(button('Ordered'));
     expect(record().deliveries[0]!.label).toBe('Balls 3/16 in, one bag of 100');
