@@ -136,7 +136,7 @@ const truths = {
   'bands a third narrower': { ...usual, bandScale: 2 / 3 },
   'bands a third wider': { ...usual, bandScale: 4 / 3 },
 };
-// `--page` leaves out what is measured without a browser, which takes a minute.
+// `--page` leaves out what is measured without a browser, which takes some minutes.
 for (const [name, truth] of process.argv.includes('--page') ? [] : Object.entries(truths)) {
   const show = (run: ReturnType<typeof setHubs>) =>
     `median ${run.medianTrials}, mean ${run.meanTrials.toFixed(2)} trials (p90 ${run.p90Trials}), ${(run.shareRight * 100).toFixed(1)} % right`;
