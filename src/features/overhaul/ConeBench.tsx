@@ -82,6 +82,8 @@ export function ConeBench({
   const [turned, setTurned] = useState<number | null>(null);
   const [clamped, setClamped] = useState<boolean | null>(null);
   const first = tray.trials.length === 0;
+  // Until the advice is there nothing is chosen for the hand, so that what it chooses meanwhile counts and stays.
+  const advised = first || (advice !== null && !pending);
   const turnDeg = turned ?? (first ? 0 : (advice?.next?.turnDeg ?? 0));
   const feltClamped = clamped ?? (first ? false : (advice?.next?.feelClamped ?? false));
   const full = tray.trials.length >= MOST_TRIALS;
@@ -215,7 +217,7 @@ export function ConeBench({
                 { id: 'tight', label: 'Tightened' },
               ] as const
             }
-            value={turnDeg < 0 ? 'open' : turnDeg > 0 ? 'tight' : 'none'}
+            value={turned === null && !advised ? null : turnDeg < 0 ? 'open' : turnDeg > 0 ? 'tight' : 'none'}
             onChoose={(id) =>
               setTurned(
                 id === 'none'
@@ -243,7 +245,7 @@ export function ConeBench({
                 { id: 'closed', label: 'Closed, as ridden' },
               ] as const
             }
-            value={feltClamped ? 'closed' : 'open'}
+            value={clamped === null && !advised ? null : feltClamped ? 'closed' : 'open'}
             onChoose={(id) => setClamped(id === 'closed')}
           />
         )}
