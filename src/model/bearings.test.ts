@@ -14,22 +14,12 @@ import {
   workedSteps,
   worstTrack,
 } from './bearings';
-import { newBicycle, newTray, USUAL_SETTINGS } from './fresh';
+import { newTray, USUAL_SETTINGS } from './fresh';
 import type { Bicycle } from './record';
 import { nextThing, trayFor } from './selectors';
 import { summaryOf } from './summary';
+import { after, AT, seen } from '../../tests/records';
 
-const AT = '2026-11-25T10:00:00.000Z';
-function after(...commands: Command[]): Bicycle {
-  return commands.reduce(
-    (bicycle, step, i) => applyCommand(bicycle, { id: `c${i}`, bicycle: 'b', at: AT, command: step }),
-    newBicycle('b', AT, 'Green tourer'),
-  );
-}
-const seen = (id: string, check: string, evidence: object): Command => ({
-  type: 'addObservation',
-  observation: { id, check, at: AT, evidence, note: '', seenAs: 'bought', withdrawn: false },
-});
 function benchAt(bicycle: Bicycle, place: string): Benches['benches'][number] {
   const asked = answer(bearingsBenches, { kind: bicycle.kind });
   if (!asked.ok) throw new Error('no benches');

@@ -155,6 +155,7 @@ export function contactInput(
     balls,
     circleMm: bench.circleMm,
     pitchMm: axle?.pitchMm ?? bench.setting.pitchMm,
+    cup: bench.cupMake,
     tighterDeg: Math.max(-120, Math.min(120, tighterDeg)),
     axle: axle && { areaMm2: (Math.PI / 4) * (axle.majorMm ** 2 - axle.boreMm ** 2), spanMm: axle.coneSpanMm },
   };
@@ -203,7 +204,7 @@ export function sectionInput(tray: Tray, bench: BearingBench, ballMm: number | n
   const axle = axleOf(tray, bench);
   return {
     kind: bench.kind,
-    upright: bench.place === 'headset',
+    upright: bench.upright,
     circleMm: bench.circleMm,
     rowsApartMm: bench.rowsApartMm,
     axleMm: axle?.majorMm ?? measured[0]?.size.boreMm ?? bench.circleMm * 0.5,

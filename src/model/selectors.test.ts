@@ -1,7 +1,6 @@
 import type { Bolt } from '@/core/rebuild/bolts';
-import { applyCommand, command, type Command } from './commands';
-import { newBicycle, USUAL_COSTS, USUAL_SETTINGS } from './fresh';
-import type { Bicycle } from './record';
+import { command, type Command } from './commands';
+import { USUAL_COSTS, USUAL_SETTINGS } from './fresh';
 import {
   appraisalInput,
   decidedInput,
@@ -17,19 +16,8 @@ import {
   gatherLessons,
   taughtBy,
 } from './selectors';
+import { after, AT, seen } from '../../tests/records';
 
-const AT = '2026-11-25T10:00:00.000Z';
-
-function after(...commands: Command[]): Bicycle {
-  return commands.reduce(
-    (bicycle, step, i) => applyCommand(bicycle, { id: `c${i}`, bicycle: 'b', at: AT, command: step }),
-    newBicycle('b', AT, 'Green tourer'),
-  );
-}
-const seen = (id: string, check: string, evidence: object): Command => ({
-  type: 'addObservation',
-  observation: { id, check, at: AT, evidence, note: '', seenAs: 'bought' as const, withdrawn: false },
-});
 const keep: Command = {
   type: 'decideJob',
   job: {

@@ -98,7 +98,7 @@ function standing(session: Session) {
   return { grid, tables, belief, rightChance, last, asRidden, done };
 }
 
-/** Whether these trials are enough to stop, by the rule of `bearings.adjustCone`. Errors: a question that does not fit. */
+/** Whether these trials are enough to stop, by the rule of `bearings.adjustCone`. Errors: a question that does not fit. Example: one trial, tight → false. */
 export function isConeDone(question: AdjustConeInput): boolean {
   return standing(input.parse(question)).done;
 }

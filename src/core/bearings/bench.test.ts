@@ -142,6 +142,11 @@ describe('which bearing is what', () => {
     expect(at('hub.front').leaveWhy).toBe('');
   });
 
+  test('a headset stands upright; cups of a hub are pressed, those of a bottom bracket turned', () => {
+    expect([at('headset').upright, at('hub.front').upright]).toEqual([true, false]);
+    expect([at('hub.front').cupMake, at('bottom-bracket').cupMake]).toEqual(['pressed', 'turned']);
+  });
+
   test('what is turned: cone, adjustable cup, top cap, preload cap, or nothing', () => {
     expect(at('hub.front').setting!.adjusts).toBe('cone');
     expect(at('headset').setting!.adjusts).toBe('adjustable-cup');

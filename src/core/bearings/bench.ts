@@ -79,6 +79,8 @@ function benchOf(assembly: Assembly, kind: BicycleKind): BearingBench[] {
         : null,
       felt: { how: row.feltHow, at: row.feltAt, reachMm: row.reachMm },
       rowsApartMm: row.rowsApartMm,
+      cupMake: row.cupMake,
+      upright: row.upright === 'yes',
       circleMm: assembly.balls[0]?.circleMm ?? row.circleMm,
       rows: assembly.balls,
       tracks: { cup: row.cupLabel, cone: row.coneLabel },

@@ -55,6 +55,10 @@ export interface BearingBench {
   axle: { majorMm: number; pitchMm: number; boreMm: number; coneSpanMm: number; clampForceN: number } | null;
   felt: { how: string; at: string; reachMm: number };
   rowsApartMm: number;
+  /** A thin pressed cup keeps a mark sooner than a turned one. */
+  cupMake: 'pressed' | 'turned';
+  /** Its axis stands upright on the bicycle, as a headset's does. */
+  upright: boolean;
   circleMm: number;
   rows: BallRow[];
   /** What the two tracks of a row are called here. */

@@ -17,7 +17,7 @@ export function PlayThere({ bench, pitchMm }: { bench: BearingBench; pitchMm: nu
     movementMm === null
       ? null
       : {
-          where: bench.place === 'headset' ? 'headset' : 'hub',
+          where: bench.upright ? 'headset' : 'hub',
           movementMm,
           leverMm: bench.felt.reachMm,
           spanMm: bench.rowsApartMm,

@@ -38,6 +38,8 @@ export const benchRows = parseTable(
     caution: z.string().nullable(),
     cupLabel: z.string(),
     coneLabel: z.string(),
+    cupMake: z.enum(['pressed', 'turned']),
+    upright: yesNo,
     ...provenance,
   }),
   benchesJson,

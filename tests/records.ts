@@ -1,0 +1,19 @@
+import { applyCommand, type Command } from '@/model/commands';
+import { newBicycle } from '@/model/fresh';
+import type { Bicycle } from '@/model/record';
+
+export const AT = '2026-11-25T10:00:00.000Z';
+
+/** A new bicycle after these commands. */
+export function after(...commands: Command[]): Bicycle {
+  return commands.reduce(
+    (bicycle, step, i) => applyCommand(bicycle, { id: `c${i}`, bicycle: 'b', at: AT, command: step }),
+    newBicycle('b', AT, 'Green tourer'),
+  );
+}
+
+/** An observation of one check, as a command. */
+export const seen = (id: string, check: string, evidence: object): Command => ({
+  type: 'addObservation',
+  observation: { id, check, at: AT, evidence, note: '', seenAs: 'bought' as const, withdrawn: false },
+});
