@@ -61,12 +61,13 @@ function lastDigit(text: string): number {
   return 10 ** -decimals;
 }
 
-/** After Enter the next field of the form is ready, as a caliper's data lead expects. */
+/** After Enter the next field of the form is ready, as a caliper's data lead expects; after the last the keys are given back. */
 function moveOn(field: HTMLElement): void {
   const form = field.closest('[data-readings]') ?? document.body;
   const fields = [...form.querySelectorAll<HTMLElement>('input[data-reading]:not([disabled])')];
   const next = fields[fields.indexOf(field) + 1];
-  if (next) next.focus();
+  // At once, not a moment later: a key that follows on the heels of Enter is the place's already.
+  (next ?? field.closest<HTMLElement>('[data-has-keys]'))?.focus();
 }
 
 /** One measured value: takes typing or a caliper's digits and Enter, says what cannot be, and moves on by itself. */

@@ -244,21 +244,12 @@ export function PlaceChecks({
     letterKeys,
   );
 
-  /** Digits are a reading wherever they are typed; after a reading Enter gives the keys back to the place. */
+  /** Digits are a reading wherever they are typed. */
   function onKeyDown(event: KeyboardEvent<HTMLDivElement>): void {
     const fields = [...(box.current?.querySelectorAll<HTMLInputElement>('input[data-reading]') ?? [])];
-    const target = event.target as HTMLElement;
-    const field = fields.find((each) => each === target);
-    if (!field && /^\d$/.test(event.key) && !event.ctrlKey && !event.metaKey && !event.altKey) {
+    const inField = fields.some((field) => field === event.target);
+    if (!inField && /^\d$/.test(event.key) && !event.ctrlKey && !event.metaKey && !event.altKey)
       (fields.find((each) => each.value === '') ?? fields[0])?.focus();
-      return;
-    }
-    if (event.key === 'Enter' && field && field.value !== '')
-      setTimeout(() => {
-        // Entered, and neither gone on to a neighbour nor emptied for the next reading: the keys are the place's again.
-        const stayed = document.activeElement === field && field.value !== '';
-        if (stayed && field.getAttribute('aria-invalid') !== 'true') box.current?.focus();
-      });
   }
 
   return (
@@ -267,6 +258,7 @@ export function PlaceChecks({
       tabIndex={-1}
       data-takes-digits={at.checks.some((check) => check.kind !== 'outcome' && check.kind !== 'crank') || undefined}
       data-readings
+      data-has-keys
       role="group"
       aria-label={`Checks: ${placeLabel(at.place)}`}
       onKeyDown={onKeyDown}
