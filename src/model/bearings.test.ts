@@ -113,12 +113,15 @@ describe('a bearing on the bench', () => {
 
   test('the drawing takes its counts from the tray and its balls from the caliper', () => {
     const bicycle = after({ type: 'countBalls', place: 'hub.front', side: 'left', changes: { holds: 9, in: 7 } });
-    const section = sectionInput(trayFor(bicycle, 'hub.front'), benchAt(bicycle, 'hub.front'), 5.5563);
+    const section = sectionInput(trayFor(bicycle, 'hub.front'), benchAt(bicycle, 'hub.front'), 5.5563, 0.02);
     expect(section.rows.map(({ holds, in: put }) => [holds, put])).toEqual([
       [9, 7],
       [10, 0],
     ]);
     expect(section.rows[0]!.ballMm).toBe(5.5563);
+    expect(section.set).toEqual({ row: 'right', part: 'cone', playMm: 0.02 });
+    const bracket = sectionInput(trayFor(bicycle, 'bottom-bracket'), benchAt(bicycle, 'bottom-bracket'), null, 0);
+    expect(bracket.set).toMatchObject({ row: 'left', part: 'cup' });
   });
 
   test('the interval counts from the first word on how it is now; feeling it is a step by itself', () => {

@@ -4,7 +4,8 @@ import type { ClampAllowanceInput } from '@/core/bearings/clampAllowance';
 import type { ContactInput } from '@/core/bearings/contact';
 import type { GradeInput } from '@/core/bearings/grade';
 import type { LearnDragInput } from '@/core/bearings/learnDrag';
-import { cartridgeBallMm, type SectionInput } from '@/core/bearings/section';
+import { cartridgeBallMm } from '@/core/bearings/section';
+import type { SectionInput } from '@/core/bearings/sectionTypes';
 import type { ServiceDueInput } from '@/core/bearings/serviceDue';
 import { UNMEASURED } from './fresh';
 import type { Bicycle, CartridgeNote, Tray, WorkshopSettings } from './record';
@@ -190,7 +191,8 @@ export function beforeFromLookOver(bicycle: Bicycle, tray: Tray): NonNullable<Tr
 }
 
 /** What the section of a bearing is drawn from: its rows with what is counted in, or its cartridges as they were measured. */
-export function sectionInput(tray: Tray, bench: BearingBench, ballMm: number | null): SectionInput {
+export function sectionInput(tray: Tray, bench: BearingBench, ballMm: number | null, playMm: number): SectionInput {
+  const { drawing, setting, rows } = bench;
   const measured = bench.cartridges.map(({ id, sizeMm }) => {
     const noted = cartridgeOf(tray, id);
     const size = {
@@ -200,24 +202,39 @@ export function sectionInput(tray: Tray, bench: BearingBench, ballMm: number | n
     };
     return { id, size };
   });
-  const cartridges = Object.fromEntries(measured.map(({ id, size }) => [id, size]));
-  const axle = axleOf(tray, bench);
+  const shut =
+    rows.length > 0 || measured.length > 0
+      ? []
+      : drawing.inside.map(({ id, sizeMm, ballMm: mm }) => ({ id, sizeMm, mm }));
+  const sizes = [...measured, ...shut.flatMap(({ id, sizeMm: size }) => (size ? [{ id, size }] : []))];
+  const counted = rows.map((row) => ({
+    id: row.id,
+    // A reading of one size speaks for the rows that usually have it.
+    ballMm: ballMm !== null && row.diameterMm === rows[0]!.diameterMm ? ballMm : row.diameterMm,
+    holds: ballsInRow(tray, row),
+    in: countsOf(tray, row.id).in ?? 0,
+  }));
+  const closed = shut.flatMap(({ id, mm }) =>
+    mm === null ? [] : [{ id, ballMm: mm, holds: null, in: 0, shut: true }],
+  );
   return {
     kind: bench.kind,
     upright: bench.upright,
     circleMm: bench.circleMm,
     rowsApartMm: bench.rowsApartMm,
-    axleMm: axle?.majorMm ?? measured[0]?.size.boreMm ?? bench.circleMm * 0.5,
-    cartridges,
-    rows:
-      bench.rows.length > 0
-        ? bench.rows.map((row) => ({
-            id: row.id,
-            // A reading of one size speaks for the rows that usually have it.
-            ballMm: ballMm !== null && row.diameterMm === bench.rows[0]!.diameterMm ? ballMm : row.diameterMm,
-            holds: ballsInRow(tray, row),
-            in: countsOf(tray, row.id).in ?? 0,
-          }))
-        : measured.map(({ id, size }) => ({ id, ballMm: cartridgeBallMm(size), holds: null, in: 0 })),
+    axleMm: axleOf(tray, bench)?.majorMm ?? measured[0]?.size.boreMm ?? drawing.shaftMm,
+    cartridges: Object.fromEntries(sizes.map(({ id, size }) => [id, size])),
+    outboard: drawing.outboard,
+    fittings: drawing.fittings,
+    names: bench.tracks,
+    set:
+      drawing.sets && setting
+        ? { row: drawing.sets, part: setting.adjusts === 'adjustable-cup' ? 'cup' : 'cone', playMm }
+        : null,
+    rows: [
+      ...counted,
+      ...closed,
+      ...sizes.map(({ id, size }) => ({ id, ballMm: cartridgeBallMm(size), holds: null, in: 0 })),
+    ].map((row) => (drawing.circlesMm[row.id] ? { ...row, circleMm: drawing.circlesMm[row.id]! } : row)),
   };
 }

@@ -5,6 +5,8 @@ import { assembliesFor, choicesFor, type Assembly } from '../strip/assembly';
 import type { BearingBench, OverhaulStep, Setting } from './benchTypes';
 import { cartridges } from './data/cartridges';
 import { benchRows, overhaulStepRows } from './data/benches';
+import { fittingRows } from './data/fittings';
+import type { BenchDrawing } from './sectionTypes';
 
 const input = z.strictObject({
   kind: bicycleKind,
@@ -55,6 +57,32 @@ function sizeOf(code: string): { boreMm: number; odMm: number; widthMm: number }
   return { boreMm: row.boreMm, odMm: row.odMm, widthMm: row.widthMm };
 }
 
+function drawingOf(row: (typeof benchRows)[number]): BenchDrawing {
+  return {
+    shaftMm: row.shaftMm,
+    outboard: row.outboard,
+    sets: row.setsRow,
+    inside: row.inside.map(([id, what]) =>
+      row.kind === 'cartridge'
+        ? { id, ballMm: null, sizeMm: sizeOf(what) }
+        : { id, ballMm: Number(what), sizeMm: null },
+    ),
+    circlesMm: row.circlesMm,
+    fittings: fittingRows
+      .filter((fitting) => fitting.assemblies.includes(row.assembly))
+      .map(({ label, at, fromMm, toMm, inner, outer, tone, moves }) => ({
+        label,
+        at,
+        fromMm,
+        toMm,
+        inner,
+        outer,
+        tone,
+        moves,
+      })),
+  };
+}
+
 function benchOf(assembly: Assembly, kind: BicycleKind): BearingBench[] {
   const row = benchRows.find((each) => each.assembly === assembly.id);
   if (!row) return [];
@@ -85,6 +113,7 @@ function benchOf(assembly: Assembly, kind: BicycleKind): BearingBench[] {
       rows: assembly.balls,
       tracks: { cup: row.cupLabel, cone: row.coneLabel },
       cartridges: row.cartridges.map(({ id, code }) => ({ id, code, sizeMm: sizeOf(code) })),
+      drawing: drawingOf(row),
       steps: overhaulSteps(assembly.id, kind, side),
       leaveWhy: row.leaveWhy ?? '',
       caution: row.caution ?? '',

@@ -1,5 +1,6 @@
 import type { BallRow } from '../strip/assembly';
 import type { TurnInput } from '../strip/turn';
+import type { BenchDrawing } from './sectionTypes';
 
 /** What is turned to set a bearing. */
 export const ADJUSTS = ['cone', 'adjustable-cup', 'top-cap', 'preload-cap'] as const;
@@ -66,6 +67,7 @@ export interface BearingBench {
   /** Cartridges by their place in the bearing, with the size that is most often met. */
   cartridges: { id: string; code: string; sizeMm: { boreMm: number; odMm: number; widthMm: number } }[];
   steps: OverhaulStep[];
+  drawing: BenchDrawing;
   /** Why it is better left alone while it runs; empty where it is not. */
   leaveWhy: string;
   caution: string;

@@ -4,7 +4,6 @@ import { bearingsContact, type Contact, type ContactInput } from './contact';
 import { approachPerLoad, pressureMPa, type Track } from './hertz';
 import { ballOrder, cartridgeOrders } from './orders';
 import { roundVerdict } from './round';
-import { bearingSection, cartridgeBallMm, type SectionInput } from './section';
 import { bearingsLearnDrag, type LearnDragInput, type LearntDrag } from './learnDrag';
 import { bearingsServiceSet } from './serviceSet';
 import { bearingsCartridgeSet } from './cartridgeSet';
@@ -187,65 +186,5 @@ describe('what is bought', () => {
       ],
     });
     expect(asked.ok && asked.output.due.map((each) => each.place)).toEqual(['hub.front', 'headset']);
-  });
-});
-
-describe('the section of a bearing', () => {
-  const hub: SectionInput = {
-    kind: 'cup-and-cone',
-    rows: [
-      { id: 'left', ballMm: 4.7625, holds: 10, in: 6 },
-      { id: 'right', ballMm: 4.7625, holds: 10, in: 0 },
-    ],
-    circleMm: 16.2,
-    rowsApartMm: 54,
-    axleMm: 9,
-    upright: false,
-    cartridges: {},
-  };
-  test('it is to scale: the balls lie on their circle and do not overlap, and as many are filled as are in', () => {
-    const { faces } = bearingSection(hub);
-    expect(faces.map((face) => face.slots.filter((slot) => slot.filled).length)).toEqual([6, 0]);
-    const [left] = faces;
-    for (const { x, y } of left!.slots) expect(Math.hypot(x - left!.x, y - left!.y)).toBeCloseTo(8.1, 9);
-    const [a, b] = left!.slots;
-    expect(Math.hypot(a!.x - b!.x, a!.y - b!.y)).toBeGreaterThan(4.7625);
-  });
-  test('every row has its cup, its cone and its balls, above and below the axle', () => {
-    const { shapes } = bearingSection(hub);
-    for (const row of ['left', 'right'])
-      for (const part of ['cup', 'cone', 'balls'] as const)
-        expect(shapes.filter((shape) => shape.row === row && shape.part === part)).toHaveLength(2);
-  });
-  test('everything lies on the sheet, across, upright and stacked', () => {
-    for (const changes of [{}, { upright: true }, { stacked: true }, { upright: true, stacked: true }]) {
-      const { widthMm, heightMm, faces, spots } = bearingSection({ ...hub, ...changes });
-      for (const { x, y, circleR, ballR } of faces) {
-        expect(x - circleR - ballR).toBeGreaterThanOrEqual(0);
-        expect(x + circleR + ballR).toBeLessThanOrEqual(widthMm + 1e-9);
-        expect(y + circleR + ballR).toBeLessThanOrEqual(heightMm + 1e-9);
-      }
-      for (const { x, y } of Object.values(spots)) {
-        expect(x).toBeGreaterThan(0);
-        expect(y).toBeLessThan(heightMm);
-      }
-    }
-  });
-  test('a bore wider than its outside is drawn and not a fault of the page', () => {
-    expect(cartridgeBallMm({ boreMm: 28, odMm: 15 })).toBeGreaterThan(0);
-    const slip = { left: { boreMm: 28, odMm: 15, widthMm: 7 }, right: { boreMm: 15, odMm: 28, widthMm: 7 } };
-    const rows = hub.rows.map((row) => ({ ...row, ballMm: cartridgeBallMm(slip.left) }));
-    expect(bearingSection({ ...hub, rows, kind: 'cartridge', cartridges: slip }).shapes.length).toBeGreaterThan(8);
-  });
-  test('three retainers of a coaster hub are three faces; cartridges are boxes of their size', () => {
-    const three = bearingSection({ ...hub, rows: [...hub.rows, { id: 'small', ballMm: 4.76, holds: 8, in: 0 }] });
-    expect(three.faces).toHaveLength(3);
-    const boxes = bearingSection({
-      ...hub,
-      kind: 'cartridge',
-      cartridges: { left: { boreMm: 15, odMm: 28, widthMm: 7 }, right: { boreMm: 15, odMm: 28, widthMm: 7 } },
-    });
-    expect(boxes.faces).toHaveLength(0);
-    expect(boxes.shapes.filter((shape) => shape.part === 'outer')).toHaveLength(4);
   });
 });

@@ -1,151 +1,33 @@
-import { path } from 'd3-path';
+import { cartridgeRow, closed, cupAndConeRow, cutRing, drawnPlayMm, WALL_MM, type Place } from './sectionRows';
+import type {
+  BearingSection,
+  Fitting,
+  Point,
+  Radius,
+  RowFace,
+  SectionInput,
+  SectionRow,
+  SectionShape,
+} from './sectionTypes';
 
-/** One row of balls, or one cartridge, of the bearing that is drawn. */
-export interface SectionRow {
-  id: string;
-  /** Ball diameter; of a cartridge, what fits between its rings. */
-  ballMm: number;
-  /** How many balls belong. */
-  holds: number | null;
-  /** How many are in so far. */
-  in: number;
-}
-
-export interface SectionInput {
-  rows: SectionRow[];
-  kind: 'cup-and-cone' | 'cartridge' | 'bushing';
-  /** Diameter of the circle through the middles of the balls. */
-  circleMm: number;
-  rowsApartMm: number;
-  axleMm: number;
-  /** Headsets stand upright; the rest lie across. */
-  upright: boolean;
-  cartridges: Record<string, { boreMm: number; odMm: number; widthMm: number }>;
-  /** Faces under the section instead of beside it, for a narrow sheet. */
-  stacked?: boolean;
-}
-
-export interface SectionShape {
-  row: string | null;
-  part: 'shell' | 'axle' | 'cup' | 'cone' | 'balls' | 'outer' | 'inner' | 'seal';
-  d: string;
-}
-
-/** A row seen along the axle: where each ball lies on its circle. */
-export interface RowFace {
-  row: string;
-  x: number;
-  y: number;
-  circleR: number;
-  ballR: number;
-  slots: { x: number; y: number; filled: boolean }[];
-}
-
-export interface BearingSection {
-  widthMm: number;
-  heightMm: number;
-  shapes: SectionShape[];
-  faces: RowFace[];
-  /** Where each row's name, its play and its cone's way point, in the section. */
-  spots: Record<string, { x: number; y: number; outward: { x: number; y: number } }>;
-}
-
-const CLEAR = 1.05;
-const WALL_MM = 2.2;
-const DEG = Math.PI / 180;
+/** How far the axle is drawn beyond its outer rows. */
+const AXLE_END_MM = 18;
+/** Nothing touches the edge of the sheet. */
+const EDGE_MM = 1;
 const ROOM_MM = 5;
 /** A slip of the caliper may leave no room between bore and outside; it is drawn all the same, and told beside it. */
 const LEAST_BALL_MM = 0.2;
-/** Rows of a wide hub are drawn nearer, with the shell broken between them; nothing else is out of scale. */
+/** Rows of a wide hub are drawn nearer; nothing else is out of scale. */
 const MOST_APART = 2.6;
 const MOST_APART_UPRIGHT = 1.9;
-
-type Place = (along: number, off: number) => { x: number; y: number };
-
-function closed(points: { x: number; y: number }[]): string {
-  const drawn = path();
-  points.forEach(({ x, y }, i) => (i === 0 ? drawn.moveTo(x, y) : drawn.lineTo(x, y)));
-  drawn.closePath();
-  return drawn.toString();
-}
-
-function arcPoints(
-  centre: { along: number; off: number },
-  radius: number,
-  fromDeg: number,
-  toDeg: number,
-): { along: number; off: number }[] {
-  const steps = 14;
-  return Array.from({ length: steps + 1 }, (_, i) => {
-    const angle = (fromDeg + ((toDeg - fromDeg) * i) / steps) * DEG;
-    return { along: centre.along + radius * Math.cos(angle), off: centre.off + radius * Math.sin(angle) };
-  });
-}
-
-/** A ring of one row cut through, above and below the axle. Angles from the way outwards along the axle, towards the rim. */
-function cupAndConeRow(row: SectionRow, at: number, sign: 1 | -1, input: SectionInput, place: Place): SectionShape[] {
-  const r = row.ballMm / 2;
-  const circleR = input.circleMm / 2;
-  const axleR = input.axleMm / 2;
-  return ([1, -1] as const).flatMap((half): SectionShape[] => {
-    const put = (points: { along: number; off: number }[]) =>
-      closed(points.map(({ along, off }) => place(at + along * sign, off * half)));
-    const centre = { along: 0, off: circleR };
-    // The cup hugs the ball from outside the circle and from inboard; the cone from within and from outboard.
-    const cup = [...arcPoints(centre, r * CLEAR, 75, 195), ...arcPoints(centre, r * CLEAR + WALL_MM, 195, 75)];
-    const cone = [
-      { along: -r * 0.5, off: axleR },
-      ...arcPoints(centre, r * CLEAR, -105, -10),
-      { along: r * CLEAR + 1.2, off: circleR - r * 0.1 },
-      { along: r * CLEAR + 5, off: Math.max(axleR + 2, circleR - r * 0.6) },
-      { along: r * CLEAR + 5, off: axleR },
-    ];
-    const ball = path();
-    const middle = place(at, circleR * half);
-    ball.arc(middle.x, middle.y, r, 0, 2 * Math.PI);
-    return [
-      { row: row.id, part: 'cup', d: put(cup) },
-      { row: row.id, part: 'cone', d: put(cone) },
-      { row: row.id, part: 'balls', d: ball.toString() },
-    ];
-  });
-}
-
-function cartridgeRow(row: SectionRow, at: number, input: SectionInput, place: Place): SectionShape[] {
-  const size = input.cartridges[row.id];
-  if (!size) return [];
-  const { boreMm, odMm, widthMm } = size;
-  const [inner, outer] = [boreMm / 2, odMm / 2];
-  const ring = (outer - inner) * 0.24;
-  const w = widthMm / 2;
-  return ([1, -1] as const).flatMap((half): SectionShape[] => {
-    const box = (a: number, b: number, from: number, to: number) =>
-      closed([
-        place(at + a, from * half),
-        place(at + b, from * half),
-        place(at + b, to * half),
-        place(at + a, to * half),
-      ]);
-    const ball = path();
-    const middle = place(at, ((inner + outer) / 2) * half);
-    ball.arc(middle.x, middle.y, row.ballMm / 2, 0, 2 * Math.PI);
-    return [
-      { row: row.id, part: 'outer', d: box(-w, w, outer - ring, outer) },
-      { row: row.id, part: 'inner', d: box(-w, w, inner, inner + ring) },
-      { row: row.id, part: 'seal', d: box(-w, -w + 0.7, inner + ring, outer - ring) },
-      { row: row.id, part: 'seal', d: box(w - 0.7, w, inner + ring, outer - ring) },
-      { row: row.id, part: 'balls', d: ball.toString() },
-    ];
-  });
-}
 
 /** The ball that fits between the rings of a cartridge: about three fifths of what lies between bore and outside. */
 export function cartridgeBallMm({ boreMm, odMm }: { boreMm: number; odMm: number }): number {
   return Math.max(LEAST_BALL_MM, ((odMm - boreMm) / 2) * 0.6);
 }
 
-function faceOf(row: SectionRow, circleMm: number, x: number, y: number): RowFace {
-  const count = row.holds ?? 0;
+function faceOf(row: SectionRow, circleMm: number, { x, y }: Point): RowFace {
+  const count = Math.max(row.holds ?? 0, row.in);
   const circleR = circleMm / 2;
   return {
     row: row.id,
@@ -153,87 +35,189 @@ function faceOf(row: SectionRow, circleMm: number, x: number, y: number): RowFac
     y,
     circleR,
     ballR: row.ballMm / 2,
-    slots: Array.from({ length: Math.max(count, row.in) }, (_, i) => {
-      const angle = (2 * Math.PI * i) / Math.max(count, row.in) - Math.PI / 2;
+    slots: Array.from({ length: count }, (_, i) => {
+      const angle = (2 * Math.PI * i) / count - Math.PI / 2;
       return { x: x + circleR * Math.cos(angle), y: y + circleR * Math.sin(angle), filled: i < row.in };
     }),
   };
 }
 
+interface Frame {
+  ends: [number, number];
+  alongOf(row: string): number;
+  signOf(row: string): 1 | -1;
+  radius(told: Radius): number;
+}
+
+/** Where each row stands along the axle and which way is outwards there. */
+function frameOf(input: SectionInput): Frame {
+  const { rows, circleMm, rowsApartMm, upright, kind } = input;
+  const apart = Math.min(rowsApartMm, circleMm * (upright ? MOST_APART_UPRIGHT : MOST_APART));
+  const at = (i: number) => (rows.length === 1 ? 0 : -apart / 2 + (apart / (rows.length - 1)) * i);
+  const index = (id: string) =>
+    id === 'first' ? 0 : id === 'last' ? rows.length - 1 : rows.findIndex((row) => row.id === id);
+  const balls = rows.map((row) => (row.circleMm ?? circleMm) + row.ballMm);
+  const shell =
+    kind === 'cup-and-cone'
+      ? Math.max(circleMm, ...balls) / 2 + WALL_MM
+      : Math.max(...Object.values(input.cartridges).map((size) => size.odMm), 0) / 2;
+  const base = { axle: input.axleMm / 2, circle: circleMm / 2, shell: shell || circleMm / 2 };
+  return {
+    ends: [-apart / 2, apart / 2],
+    alongOf: (id) => (rows.length === 0 ? (id === 'first' ? -apart / 2 : apart / 2) : at(index(id))),
+    signOf: (id) => (rows.length === 0 ? (id === 'first' ? -1 : 1) : index(id) < Math.floor(rows.length / 2) ? -1 : 1),
+    radius: ({ of, plusMm }) => (of === null ? 0 : base[of]) + plusMm,
+  };
+}
+
+interface Placed {
+  fitting: Fitting;
+  from: number;
+  to: number;
+  inner: number;
+  outer: number;
+}
+
+/** A fitting in the section's own mm; null where rows that stand near one another leave it no room. */
+function placed(fitting: Fitting, frame: Frame, playMm: number): Placed | null {
+  const [one, other] = fitting.at;
+  const start = frame.alongOf(one);
+  const sign = frame.signOf(one);
+  const shift = fitting.moves ? sign * playMm : 0;
+  const [a, b] =
+    other === undefined
+      ? [start + sign * fitting.fromMm + shift, start + sign * fitting.toMm + shift]
+      : [start + fitting.fromMm, frame.alongOf(other) - fitting.toMm];
+  const [inner, outer] = [Math.max(0, frame.radius(fitting.inner)), frame.radius(fitting.outer)];
+  if ((other !== undefined && a >= b) || inner >= outer) return null;
+  return { fitting, from: Math.min(a, b), to: Math.max(a, b), inner, outer };
+}
+
 /**
  * A bearing cut along its axle, to scale from its numbers, with each row of balls seen along the axle beside it.
  *
- * Shapes carry their row and part, so that a finger can point at a track. Units: mm of the bearing. Where rows stand far
- * apart they are drawn nearer. Errors: none. Example: ten balls of 3/16 in on a circle of 16.2 mm, six in: six filled.
+ * Shapes carry their row, part and name, so that a finger can point at a track. Units: mm of the bearing. Where rows
+ * stand far apart they are drawn nearer; play is drawn much larger than it is. Errors: none. Example: ten balls of
+ * 3/16 in on a circle of 16.2 mm, six in: six filled.
  */
 export function bearingSection(input: SectionInput): BearingSection {
-  const { rows, circleMm, upright, axleMm, kind, stacked = false } = input;
-  const sizes = Object.values(input.cartridges);
-  const wide = Math.max(circleMm, ...sizes.map((size) => size.odMm));
-  const reach = wide / 2 + (kind === 'cup-and-cone' ? Math.max(...rows.map((row) => row.ballMm), 0) / 2 + WALL_MM : 0);
-  const apart = Math.min(input.rowsApartMm, circleMm * (upright ? MOST_APART_UPRIGHT : MOST_APART));
-  const gap = rows.length > 1 ? apart / (rows.length - 1) : 0;
-  const length = apart + 36;
-  const middle = length / 2;
-  const face = Math.max(wide, circleMm + Math.max(0, ...rows.map((row) => row.ballMm))) + 6;
-  const showFaces = kind === 'cup-and-cone';
+  const { rows, circleMm, upright, axleMm, kind, stacked = false, set = null } = input;
+  const frame = frameOf(input);
+  const playMm = set ? drawnPlayMm(set.playMm) : 0;
+  const fittings = (input.fittings ?? []).flatMap((fitting) => placed(fitting, frame, playMm) ?? []);
+  const reach = Math.max(
+    ...fittings.map((fitting) => fitting.outer),
+    frame.radius({ of: 'shell', plusMm: 0 }),
+    axleMm / 2,
+  );
+  const low = Math.min(frame.ends[0] - AXLE_END_MM, ...fittings.map((fitting) => fitting.from));
+  const high = Math.max(frame.ends[1] + AXLE_END_MM, ...fittings.map((fitting) => fitting.to));
+  const start = low - EDGE_MM;
+  const length = high - low + 2 * EDGE_MM;
+  const counted = kind === 'cup-and-cone' ? rows.filter((row) => !row.shut) : [];
+  const face = Math.max(0, ...counted.map((row) => (row.circleMm ?? circleMm) + row.ballMm)) + 6;
   const across = 2 * reach + 2 * ROOM_MM;
-  const facesWide = showFaces ? rows.length * face : 0;
-  const beside = showFaces && !stacked;
+  const facesWide = counted.length * face;
+  const beside = counted.length > 0 && !stacked;
   const alone = upright ? across : length;
+  const faceRows = upright ? counted.length : 1;
   const width = stacked
     ? Math.max(alone, facesWide)
     : upright
       ? across + (beside ? face : 0)
-      : length + (beside ? Math.max(rows.length, 2) * (face + ROOM_MM) : 0);
-  const left = stacked ? (width - alone) / 2 : upright || !beside ? 0 : face + ROOM_MM;
+      : length + (beside ? Math.max(counted.length, 2) * (face + ROOM_MM) : 0);
+  const tall = upright ? Math.max(length, beside ? faceRows * face : 0) : across;
+  const top = upright ? (tall - length) / 2 : 0;
+  // Upright on a narrow sheet it stands at the right, so that its names have what is left of it.
+  const left = stacked ? (width - alone) / (upright ? 1 : 2) : upright || !beside ? 0 : face + ROOM_MM;
+  const down = upright ? 0 : Math.max(0, beside ? (face - across) / 2 : 0);
   const place: Place = (along, off) =>
     upright
-      ? { x: left + reach + ROOM_MM + off, y: middle + along }
-      : { x: left + middle + along, y: reach + ROOM_MM + off };
-  const at = (i: number) => (rows.length === 1 ? 0 : -apart / 2 + gap * i);
-  const signOf = (i: number): 1 | -1 => (i < rows.length / 2 ? -1 : 1);
-  const tube = (from: number, to: number, r: number, end: number) =>
-    closed([place(-end, from * r), place(end, from * r), place(end, to * r), place(-end, to * r)]);
-  const shellR = reach;
+      ? { x: left + reach + ROOM_MM + off, y: top + along - start }
+      : { x: left + along - start, y: down + reach + ROOM_MM + off };
+  const bar = closed([
+    place(low, -axleMm / 2),
+    place(high, -axleMm / 2),
+    place(high, axleMm / 2),
+    place(low, axleMm / 2),
+  ]);
   const shapes: SectionShape[] = [
-    ...([1, -1] as const).map((half): SectionShape => ({
-      row: null,
-      part: 'shell',
-      d: closed([
-        place(-apart / 2 + 3, shellR * half),
-        place(apart / 2 - 3, shellR * half),
-        place(apart / 2 - 3, (shellR - 2.5) * half),
-        place(-apart / 2 + 3, (shellR - 2.5) * half),
-      ]),
-    })),
-    { row: null, part: 'axle', d: tube(-1, 1, axleMm / 2, middle) },
-    ...rows.flatMap((row, i) =>
+    { row: null, part: 'axle', tone: 'metal', label: null, d: bar },
+    ...fittings.flatMap((each) => drawn(each, place)),
+    ...rows.flatMap((row) =>
       kind === 'cup-and-cone'
-        ? cupAndConeRow(row, at(i), signOf(i), input, place)
-        : cartridgeRow(row, at(i), input, place),
+        ? cupAndConeRow(row, frame.alongOf(row.id), frame.signOf(row.id), input, place)
+        : cartridgeRow(row, frame.alongOf(row.id), input, place),
     ),
   ];
-  const spots = Object.fromEntries(
-    rows.map((row, i) => {
-      const here = place(at(i), -circleMm / 2);
-      const on = place(at(i) + signOf(i), -circleMm / 2);
-      return [row.id, { ...here, outward: { x: on.x - here.x, y: on.y - here.y } }];
-    }),
-  );
-  const faceAt = (i: number): { x: number; y: number } => {
-    if (stacked) return { x: (width * (i + 0.5)) / rows.length, y: (upright ? length : across) + face / 2 };
-    if (upright) return { x: across + face / 2, y: place(at(i), 0).y };
-    const y = reach + ROOM_MM;
-    return i === 0 ? { x: face / 2, y } : { x: length + (face + ROOM_MM) * i + face / 2, y };
+  const faceAt = (row: SectionRow, i: number) => {
+    if (stacked) return { x: (width * (i + 0.5)) / counted.length, y: (upright ? tall : across) + face / 2 };
+    if (!upright) {
+      const x = i === 0 ? face / 2 : left + length + ROOM_MM + (face + ROOM_MM) * (i - 1) + face / 2;
+      return { x, y: Math.max(across, face) / 2 };
+    }
+    const y = place(frame.alongOf(row.id), 0).y;
+    return { x: across + face / 2, y: Math.min(tall - face / 2, Math.max(face / 2, y)) };
   };
-  const faces = showFaces ? rows.map((row, i) => faceOf(row, circleMm, faceAt(i).x, faceAt(i).y)) : [];
-  const tall = upright ? length : across;
+  const offOf = (row: SectionRow) => (row.circleMm ?? circleMm) / 2;
+  const setRow = rows.find((row) => row.id === set?.row);
+  const track = setRow ?? rows.at(-1);
+  const tracks = track && kind === 'cup-and-cone' ? trackNames(track, offOf(track), frame, input, place) : [];
   return {
     widthMm: width,
-    heightMm: stacked && showFaces ? tall + face : beside && !upright ? Math.max(tall, face) : tall,
+    heightMm: stacked && counted.length > 0 ? tall + face : beside && !upright ? Math.max(tall, face) : tall,
+    freeLeftMm: left,
     shapes,
-    faces,
-    spots,
+    axisY: upright ? null : place(0, 0).y,
+    faces: counted.map((row, i) => faceOf(row, 2 * offOf(row), faceAt(row, i))),
+    named: onePerName([
+      ...fittings.map(({ fitting, from, to, inner, outer }) => ({
+        label: fitting.label,
+        moves: fitting.moves,
+        ...place((from + to) / 2, -(inner + outer) / 2),
+      })),
+      ...tracks,
+    ]),
+    setAt: setRow
+      ? {
+          ...place(frame.alongOf(setRow.id), -offOf(setRow)),
+          outward: upright ? { x: 0, y: frame.signOf(setRow.id) } : { x: frame.signOf(setRow.id), y: 0 },
+        }
+      : null,
   };
+}
+
+interface Named extends Point {
+  label: string;
+  moves: boolean;
+}
+
+/** Where the two tracks of a row lie, under the names that they have in this bearing. */
+function trackNames(row: SectionRow, offMm: number, frame: Frame, input: SectionInput, place: Place): Named[] {
+  if (!input.names) return [];
+  const r = row.ballMm / 2;
+  const out = frame.signOf(row.id) * (input.outboard?.includes(row.id) ? -1 : 1);
+  const at = frame.alongOf(row.id);
+  return [
+    { label: input.names.cup, moves: true, ...place(at - out * r * 0.8, -(offMm + r * 1.05 + WALL_MM * 0.4)) },
+    { label: input.names.cone, moves: true, ...place(at + out * (r + 2.5), -(offMm - r * 0.9)) },
+  ];
+}
+
+/** One leader for each name: to what moves when the bearing is set, where there is one on both sides. */
+function onePerName(all: Named[]): BearingSection['named'] {
+  const kept = new Map<string, Named>();
+  for (const each of all)
+    if (!kept.has(each.label) || (each.moves && !kept.get(each.label)!.moves)) kept.set(each.label, each);
+  return [...kept.values()].map(({ label, x, y }) => ({ label, x, y }));
+}
+
+function drawn({ fitting, from, to, inner, outer }: Placed, place: Place): SectionShape[] {
+  return cutRing(place, from, to, inner, outer).map((d) => ({
+    row: null,
+    part: 'fitting',
+    tone: fitting.tone,
+    label: fitting.label,
+    d,
+  }));
 }

@@ -58,10 +58,13 @@ export function BearingView({
   const felt = tray.trials.length > 0 && advice !== null;
   const way =
     felt && advice.next && advice.next.turnDeg !== 0
-      ? `${advice.next.turnDeg > 0 ? 'To close' : 'To open'}: ${advice.next.travelMm.toFixed(3)} mm of thread`
-      : '';
-  const play = felt && (advice.playMm ?? 0) > 0.002 ? `Play along the axle: about ${advice.playMm!.toFixed(2)} mm` : '';
-  const inside = bench.rows.length > 0 || bench.cartridges.length > 0;
+      ? {
+          words: `${advice.next.turnDeg > 0 ? 'To close' : 'To open'}: ${advice.next.travelMm.toFixed(3)} mm of thread`,
+          outwards: advice.next.turnDeg < 0,
+        }
+      : null;
+  const playMm = felt ? (advice.playMm ?? 0) : 0;
+  const play = playMm > 0.002 ? `Play along the axle: about ${playMm.toFixed(2)} mm` : '';
   return (
     <>
       <Button color="inherit" startIcon={<ArrowBack />} onClick={onAll} sx={{ ml: -1, mb: 1, minHeight: 48 }}>
@@ -90,24 +93,25 @@ export function BearingView({
           <b>Leave it shut while it runs.</b> {bench.leaveWhy}
         </Box>
       )}
-      {inside && (
-        <SectionDrawing
-          input={sectionInput(tray, bench, ball?.nominal?.diameterMm ?? null)}
-          tracks={tray.tracks}
-          names={bench.tracks}
-          title={`${bench.title}, cut along its axle`}
-          play={play}
-          way={way}
-          onTrack={(track) =>
-            send({
-              type: 'seeTrack',
-              place: bench.place,
-              track,
-              state: tray.tracks[track] ? NEXT_TRACK[tray.tracks[track]] : 'bright',
-            })
-          }
-        />
-      )}
+      <SectionDrawing
+        input={sectionInput(tray, bench, ball?.nominal?.diameterMm ?? null, playMm)}
+        tracks={tray.tracks}
+        names={bench.tracks}
+        title={`${bench.title}, cut along its axle`}
+        play={play}
+        way={way}
+        onTrack={
+          bench.rows.length > 0
+            ? (track) =>
+                send({
+                  type: 'seeTrack',
+                  place: bench.place,
+                  track,
+                  state: tray.tracks[track] ? NEXT_TRACK[tray.tracks[track]] : 'bright',
+                })
+            : undefined
+        }
+      />
       {bench.caution && (
         <Typography sx={{ mb: 2, maxWidth: '62ch' }}>
           <b>Take care.</b> {bench.caution}

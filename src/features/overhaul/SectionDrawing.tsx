@@ -2,13 +2,16 @@
 import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useId, useMemo } from 'react';
-import { bearingSection, type SectionInput, type SectionShape } from '@/core/bearings/section';
+import { bearingSection } from '@/core/bearings/section';
+import { fitSection } from '@/core/bearings/sectionLabels';
+import type { BearingSection, RowFace, SectionInput, SectionRow, SectionShape } from '@/core/bearings/sectionTypes';
 import { ballRowLabel } from '@/core/strip/tray';
 
 const LINE = 'var(--mui-palette-sheet-line)';
 const FAINT = 'var(--mui-palette-sheet-faint)';
 const PAPER = 'var(--mui-palette-sheet-paper)';
 const ACCENT = 'var(--mui-palette-primary-main)';
+const WORDS = 'var(--mui-palette-text-secondary)';
 
 type Track = 'bright' | 'dull' | 'pitted';
 
@@ -18,12 +21,104 @@ function dashOf(state: Track | undefined, scale: number): { dash?: string; width
     return { dash: `${0.1 * scale} ${7 * scale}`, width: 6 * scale, colour: 'var(--mui-palette-state-replace)' };
   if (state === 'dull')
     return { dash: `${5 * scale} ${4 * scale}`, width: 2.6 * scale, colour: 'var(--mui-palette-state-service)' };
-  return { width: 1.4 * scale, colour: LINE };
+  return { width: 1.2 * scale, colour: LINE };
+}
+
+/** How each stuff is told apart: strokes of metal one way, those of what rubs the other, dots for a winding. */
+function Stuffs({ id, scale }: { id: string; scale: number }) {
+  const stripes = (name: string, angle: number, apart: number, width: number) => (
+    <pattern
+      id={`${id}-${name}`}
+      width={apart * scale}
+      height={apart * scale}
+      patternUnits="userSpaceOnUse"
+      patternTransform={`rotate(${angle})`}
+    >
+      <rect width={apart * scale} height={apart * scale} fill={PAPER} />
+      <path d={`M0 0V${apart * scale}`} stroke={FAINT} strokeWidth={width * scale} />
+    </pattern>
+  );
+  return (
+    <defs>
+      {stripes('metal', 45, 6, 1.2)}
+      {stripes('friction', -45, 4, 1.6)}
+      {stripes('gear', 90, 4, 1.2)}
+      {stripes('magnet', 0, 5, 3)}
+      {stripes('winding', 90, 3, 1.6)}
+    </defs>
+  );
+}
+
+function fillOf({ part, tone }: SectionShape, id: string): string {
+  if (part === 'balls' || part === 'axle') return PAPER;
+  return tone === 'seal' ? FAINT : `url(#${id}-${tone})`;
+}
+
+function Face({ face, row, scale }: { face: RowFace; row: SectionRow; scale: number }) {
+  const rim = (r: number) => (
+    <circle cx={face.x} cy={face.y} r={r} fill="none" stroke={FAINT} strokeWidth={1.2 * scale} />
+  );
+  return (
+    <g>
+      {rim(face.circleR + face.ballR)}
+      {rim(face.circleR - face.ballR)}
+      {face.slots.map(({ x, y, filled }, i) => (
+        <circle
+          key={i}
+          cx={x}
+          cy={y}
+          r={face.ballR * 0.96}
+          fill={filled ? ACCENT : 'none'}
+          stroke={filled ? ACCENT : FAINT}
+          strokeWidth={1.4 * scale}
+          strokeDasharray={filled ? undefined : `${3 * scale} ${3 * scale}`}
+        />
+      ))}
+      <text
+        x={face.x}
+        y={face.y + 9 * scale}
+        textAnchor="middle"
+        fontSize={26 * scale}
+        fontWeight="660"
+        fill="var(--mui-palette-text-primary)"
+      >
+        {row.in}
+      </text>
+      <text
+        x={face.x}
+        y={face.y + face.circleR + face.ballR + 18 * scale}
+        textAnchor="middle"
+        fontSize={14 * scale}
+        fill={WORDS}
+      >
+        of {row.holds ?? '?'}, {ballRowLabel(face.row).toLowerCase().split(',')[0]}
+      </text>
+    </g>
+  );
+}
+
+/** An arrow on the track that is turned, the way it is to go. */
+function Way({ at, outwards, scale }: { at: NonNullable<BearingSection['setAt']>; outwards: boolean; scale: number }) {
+  const { x, y, outward } = at;
+  const [from, to] = outwards ? [14, 26] : [26, 14];
+  const on = (mm: number, aside: number) =>
+    `${x + outward.x * mm - outward.y * aside} ${y + outward.y * mm + outward.x * aside}`;
+  const back = outwards ? -4 : 4;
+  return (
+    <path
+      d={`M${on(from, 0)}L${on(to, 0)}M${on(to + back, -3)}L${on(to, 0)}L${on(to + back, 3)}`}
+      fill="none"
+      stroke={ACCENT}
+      strokeWidth={3 * scale}
+      strokeLinecap="round"
+      strokeLinejoin="round"
+    />
+  );
 }
 
 /**
  * The bearing at hand, cut along its axle and each row seen along it, to scale from its numbers: balls fill as they are
- * counted in, tracks show what was seen, the play and the way left for the cone stand beside them.
+ * counted in, tracks show what was seen, what is turned stands off its balls by its play and an arrow says where it goes.
  */
 export function SectionDrawing({
   input,
@@ -39,148 +134,100 @@ export function SectionDrawing({
   names: { cup: string; cone: string };
   /** Play at the bearing, in words; empty where there is none. */
   play: string;
-  /** How far the cone may still go, in words. */
-  way: string;
+  /** How far what is turned may still go, in words, and whether that is outwards; null where nothing is known. */
+  way: { words: string; outwards: boolean } | null;
   title: string;
   onTrack?(track: string): void;
 }) {
-  const hatch = useId();
+  const id = useId();
   const stacked = useMediaQuery('(max-width: 600px)');
-  const drawn = useMemo(() => bearingSection({ ...input, stacked }), [input, stacked]);
-  const { widthMm, heightMm, shapes, faces, spots } = drawn;
-  // Text and lines keep their size on the screen, whichever side of the sheet binds.
-  const scale = stacked
-    ? Math.max(widthMm / 380, heightMm / 460)
-    : Math.max(widthMm / 640, heightMm / (input.upright ? 420 : 290));
+  const section = useMemo(() => bearingSection({ ...input, stacked }), [input, stacked]);
+  const { widthMm, heightMm, shapes, faces, setAt } = section;
+  const tallPx = stacked ? (faces.length > 0 ? 480 : 320) : input.upright ? 440 : 320;
+  const fitted = useMemo(
+    () => fitSection(section, { widePx: stacked ? 358 : 626, tallPx, textPx: 12.5, rowNamePx: 24 }, !stacked),
+    [section, stacked, tallPx],
+  );
+  const { labels, aboveMm, leftMm, underMm, mmPerPx: scale } = fitted;
   const stateOf = ({ row, part }: SectionShape) =>
     row && (part === 'cup' || part === 'cone') ? tracks[`${row}.${part}`] : undefined;
-  const fillOf = (part: SectionShape['part']) =>
-    part === 'balls' ? PAPER : part === 'axle' || part === 'seal' ? PAPER : `url(#${hatch})`;
+  const rowOf = (row: string) => input.rows.find((each) => each.id === row)!;
   const words = [
     title,
-    ...input.rows.map(
-      ({ id, in: put, holds }) => `${ballRowLabel(id)}: ${holds === null ? `${put} in` : `${put} of ${holds} in`}`,
-    ),
+    ...input.rows
+      .filter((row) => !row.shut)
+      .map(
+        ({ id: row, in: put, holds }) =>
+          `${ballRowLabel(row)}: ${holds === null ? `${put} in` : `${put} of ${holds} in`}`,
+      ),
     ...Object.entries(tracks).map(([track, state]) => `${track.replace('.', ' ')} ${state}`),
     play,
-    way,
+    way?.words,
   ].filter(Boolean);
-  const last = input.rows.at(-1);
-  const lastSpot = last && spots[last.id];
   return (
     <Box component="figure" sx={{ m: 0, mb: 2 }}>
       <svg
-        viewBox={`0 0 ${widthMm} ${heightMm + (faces.length > 0 ? 18 * scale : 0)}`}
+        viewBox={`${-leftMm} ${-aboveMm} ${widthMm + leftMm} ${heightMm + aboveMm + underMm}`}
         role="img"
         aria-label={words.join('. ')}
-        style={{
-          width: '100%',
-          maxHeight: stacked ? (faces.length > 0 ? 460 : 300) : input.upright ? 420 : 290,
-          display: 'block',
-        }}
+        style={{ width: '100%', maxHeight: tallPx, display: 'block' }}
       >
-        <defs>
-          <pattern
-            id={hatch}
-            width={6 * scale}
-            height={6 * scale}
-            patternUnits="userSpaceOnUse"
-            patternTransform="rotate(45)"
-          >
-            <rect width={6 * scale} height={6 * scale} fill={PAPER} />
-            <path d={`M0 0V${6 * scale}`} stroke={FAINT} strokeWidth={1.2 * scale} />
-          </pattern>
-        </defs>
+        <Stuffs id={id} scale={scale} />
         {shapes.map((shape, i) => {
           const mark = dashOf(stateOf(shape), scale);
-          const pointed = onTrack && shape.row && (shape.part === 'cup' || shape.part === 'cone');
+          const track = shape.row && (shape.part === 'cup' || shape.part === 'cone') ? shape.part : null;
+          const pointed = onTrack && track ? () => onTrack(`${shape.row}.${track}`) : undefined;
+          const name = track ? `${names[track]}, ${ballRowLabel(shape.row!).toLowerCase()}` : shape.label;
           return (
             <path
               key={i}
               d={shape.d}
-              fill={fillOf(shape.part)}
+              fill={fillOf(shape, id)}
               stroke={mark.colour}
               strokeWidth={mark.width}
               strokeDasharray={mark.dash}
               strokeLinecap="round"
               strokeLinejoin="round"
               style={pointed ? { cursor: 'pointer' } : undefined}
-              onClick={pointed ? () => onTrack(`${shape.row}.${shape.part}`) : undefined}
+              onClick={pointed}
             >
-              {pointed && (
-                <title>{`${names[shape.part as 'cup' | 'cone']}, ${ballRowLabel(shape.row!).toLowerCase()}`}</title>
-              )}
+              {name && <title>{name}</title>}
             </path>
           );
         })}
-        {faces.map((face) => (
-          <g key={face.row}>
-            <circle
-              cx={face.x}
-              cy={face.y}
-              r={face.circleR + face.ballR}
+        {labels.map(({ label, x, y, toX, toY }) => (
+          <g key={label} aria-hidden="true">
+            <path
+              d={
+                input.upright
+                  ? `M${x + 4 * scale} ${y}L${x + 12 * scale} ${y}L${toX} ${toY}`
+                  : `M${toX} ${y + (y < toY ? 4 : -11) * scale}L${toX} ${toY}`
+              }
               fill="none"
-              stroke={FAINT}
-              strokeWidth={1.2 * scale}
+              stroke={WORDS}
+              strokeWidth={0.8 * scale}
             />
-            <circle
-              cx={face.x}
-              cy={face.y}
-              r={face.circleR - face.ballR}
-              fill="none"
-              stroke={FAINT}
-              strokeWidth={1.2 * scale}
-            />
-            {face.slots.map(({ x, y, filled }, i) => (
-              <circle
-                key={i}
-                cx={x}
-                cy={y}
-                r={face.ballR * 0.96}
-                fill={filled ? ACCENT : 'none'}
-                stroke={filled ? ACCENT : FAINT}
-                strokeWidth={1.4 * scale}
-                strokeDasharray={filled ? undefined : `${3 * scale} ${3 * scale}`}
-              />
-            ))}
+            <circle cx={toX} cy={toY} r={1.6 * scale} fill={WORDS} />
             <text
-              x={face.x}
-              y={face.y + 7 * scale}
-              textAnchor="middle"
-              fontSize={22 * scale}
-              fontWeight="660"
-              fill="var(--mui-palette-text-primary)"
+              x={x}
+              y={input.upright ? y + 4 * scale : y}
+              textAnchor={input.upright ? 'end' : 'middle'}
+              fontSize={12.5 * scale}
+              fill={WORDS}
             >
-              {input.rows.find((row) => row.id === face.row)!.in}
-              <tspan fontSize={14 * scale} fontWeight="400">
-                {' '}
-                of {input.rows.find((row) => row.id === face.row)!.holds ?? '?'}
-              </tspan>
-            </text>
-            <text
-              x={face.x}
-              y={face.y + face.circleR + face.ballR + 20 * scale}
-              textAnchor="middle"
-              fontSize={14 * scale}
-              fill="var(--mui-palette-text-secondary)"
-            >
-              {ballRowLabel(face.row)}
+              {label}
             </text>
           </g>
         ))}
-        {lastSpot && way && (
-          <path
-            d={`M${lastSpot.x + lastSpot.outward.x * 14} ${lastSpot.y + lastSpot.outward.y * 14}l${-lastSpot.outward.x * 8} ${-lastSpot.outward.y * 8}`}
-            stroke={ACCENT}
-            strokeWidth={3 * scale}
-            strokeLinecap="round"
-          />
-        )}
+        {faces.map((face) => (
+          <Face key={face.row} face={face} row={rowOf(face.row)} scale={scale} />
+        ))}
+        {setAt && way && <Way at={setAt} outwards={way.outwards} scale={scale} />}
       </svg>
       {(play || way) && (
         <Box component="figcaption" sx={{ fontSize: '0.95rem', display: 'flex', gap: 2.5, flexWrap: 'wrap' }}>
-          {play && <span>{play}</span>}
-          {way && <span>{way}</span>}
+          {play && <span>{play}, drawn much larger</span>}
+          {way && <span>{way.words}</span>}
         </Box>
       )}
     </Box>

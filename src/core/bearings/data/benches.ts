@@ -6,6 +6,8 @@ import benchesJson from './benches.json';
 import stepsJson from './overhaulSteps.json';
 
 const list = (joined: string | null) => (joined === null ? [] : joined.split('|'));
+const pairs = (joined: string | null) =>
+  (joined === null ? [] : joined.split(';')).map((each) => each.split('=') as [string, string]);
 const yesNo = z.enum(['yes', 'no']);
 const number = z.number().nullable();
 
@@ -40,15 +42,20 @@ export const benchRows = parseTable(
     coneLabel: z.string(),
     cupMake: z.enum(['pressed', 'turned']),
     upright: yesNo,
+    shaftMm: z.number(),
+    outboard: z.string().nullable(),
+    setsRow: z.string().nullable(),
+    inside: z.string().nullable(),
+    circles: z.string().nullable(),
     ...provenance,
   }),
   benchesJson,
 ).map((row) => ({
   ...row,
-  cartridges: (row.cartridges === null ? [] : row.cartridges.split(';')).map((each) => {
-    const [id, code] = each.split('=') as [string, string];
-    return { id, code };
-  }),
+  cartridges: pairs(row.cartridges).map(([id, code]) => ({ id, code })),
+  outboard: list(row.outboard),
+  inside: pairs(row.inside),
+  circlesMm: Object.fromEntries(pairs(row.circles).map(([id, mm]) => [id, Number(mm)])),
 }));
 
 /** Steps of an overhaul in the order of the work; `after` names the steps that come before, `*` all of them. */

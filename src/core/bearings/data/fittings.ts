@@ -1,0 +1,35 @@
+import { z } from 'zod';
+import { parseTable, provenance } from '../../table';
+import { TONES, type Radius } from '../sectionTypes';
+import fittingsJson from './fittings.json';
+
+const radius = z
+  .string()
+  .regex(/^(?:(?:axle|circle|shell)(?:[+-]\d+(?:\.\d+)?)?|\d+(?:\.\d+)?)$/)
+  .transform((written): Radius => {
+    const [, of, plus] = /^([a-z]*)(.*)$/.exec(written)!;
+    return { of: (of || null) as Radius['of'], plusMm: Number(plus || 0) };
+  });
+
+/**
+ * What lies round the balls of an assembly: nuts, washers, caps, shells. `at` names a row, from which both ends are
+ * counted outwards, or two rows (`left>right`), from which the ends are counted inwards.
+ */
+export const fittingRows = parseTable(
+  z.strictObject({
+    assemblies: z.string().transform((joined) => joined.split('|')),
+    label: z.string(),
+    at: z
+      .string()
+      .regex(/^[a-z]+(>[a-z]+)?$/)
+      .transform((at) => at.split('>') as [string, string?]),
+    fromMm: z.number(),
+    toMm: z.number(),
+    inner: radius,
+    outer: radius,
+    tone: z.enum(TONES),
+    moves: z.enum(['yes', 'no']).transform((word) => word === 'yes'),
+    ...provenance,
+  }),
+  fittingsJson,
+);
