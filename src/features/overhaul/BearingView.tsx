@@ -3,42 +3,23 @@ import ArrowBack from '@mui/icons-material/ArrowBack';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { ReactNode } from 'react';
-import type { BearingBench } from '@/core/bearings/benchTypes';
+import { useState } from 'react';
+import { openSteps, type BearingBench } from '@/core/bearings/benchTypes';
 import type { IdentifiedBall } from '@/core/bearings/identifyBall';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
-import { sectionInput } from '@/model/bearings';
+import { sectionInput, workedSteps } from '@/model/bearings';
 import { trayFor } from '@/model/selectors';
-import { Section } from '@/ui/Section';
 import { WhatWasFound } from '../strip/WhatWasFound';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
-import { Balls } from './Balls';
-import { BearingNote, Changed, FromLookOver } from './BearingNote';
-import { Cartridges } from './Cartridges';
-import { ConeBench } from './ConeBench';
-import { Look } from './Look';
-import { NextService } from './NextService';
-import { RoundFeel } from './RoundFeel';
+import { BearingPart } from './BearingPart';
+import { Card } from './Card';
+import { partOf } from './parts';
 import { SectionDrawing } from './SectionDrawing';
 import { Steps } from './Steps';
 import { useSetting } from './useSetting';
 
-const SET_TITLES = {
-  cone: 'Set the cone',
-  'adjustable-cup': 'Set the adjustable cup',
-  'top-cap': 'Set the top cap',
-  'preload-cap': 'Set the preload cap',
-} as const;
 const NEXT_TRACK = { bright: 'dull', dull: 'pitted', pitted: 'bright' } as const;
-
-function Anchor({ id, children }: { id: string; children: ReactNode }) {
-  return (
-    <Box id={`bearing-${id}`} sx={{ scrollMarginTop: 12, mt: 4 }}>
-      {children}
-    </Box>
-  );
-}
 
 /** One bearing, from the feel before to the feel after: drawn, looked at, counted, set, and when it is due again. */
 export function BearingView({
@@ -55,6 +36,11 @@ export function BearingView({
     tray.ballReadingsMm.length ? { readingsMm: tray.ballReadingsMm, instrument: tray.instrument } : null,
   );
   const { advice } = setting;
+  // What is at hand stays at hand until it is said to be done, also where the first word on it counts as done.
+  const [at, setAt] = useState<string | null>(() => openSteps(bench.steps, workedSteps(tray))[0]?.id ?? null);
+  const now = bench.steps.find((step) => step.id === at) ?? null;
+  // Once every step is done, what is left to say is when it is due again.
+  const atHand = now ? partOf(now, bench) : 'next';
   const felt = tray.trials.length > 0 && advice !== null;
   const way =
     felt && advice.next && advice.next.turnDeg !== 0
@@ -117,57 +103,12 @@ export function BearingView({
           <b>Take care.</b> {bench.caution}
         </Typography>
       )}
-      <Steps bicycle={bicycle} send={send} tray={tray} bench={bench} />
-      <Anchor id="before">
-        <Section title="Before">
-          <FromLookOver bicycle={bicycle} send={send} tray={tray} />
-          <BearingNote send={send} tray={tray} when="before" />
-        </Section>
-      </Anchor>
-      <Anchor id="look">
-        <Section title={bench.kind === 'cup-and-cone' ? 'Look, once it is clean' : 'Look'}>
-          <Look bicycle={bicycle} send={send} tray={tray} bench={bench} />
-        </Section>
-      </Anchor>
-      {bench.rows.length > 0 && (
-        <Anchor id="measure">
-          <Section title="Balls">
-            <Balls send={send} tray={tray} bench={bench} />
-          </Section>
-        </Anchor>
-      )}
-      {bench.cartridges.length > 0 && (
-        <Anchor id="measure">
-          <Section title="Cartridges">
-            <Cartridges send={send} tray={tray} bench={bench} />
-          </Section>
-        </Anchor>
-      )}
-      {bench.setting && (
-        <>
-          <Anchor id="set">
-            <Section title={SET_TITLES[bench.setting.adjusts]}>
-              <ConeBench send={send} tray={tray} bench={bench} setting={setting} />
-            </Section>
-          </Anchor>
-          <Anchor id="round">
-            <Section title="Round the turn">
-              <RoundFeel send={send} tray={tray} />
-            </Section>
-          </Anchor>
-        </>
-      )}
-      <Anchor id="after">
-        <Section title="After">
-          <BearingNote send={send} tray={tray} when="after" />
-          <Changed tray={tray} />
-        </Section>
-      </Anchor>
-      <Anchor id="next">
-        <Section title="When next">
-          <NextService bicycle={bicycle} send={send} tray={tray} bench={bench} />
-        </Section>
-      </Anchor>
+      <Steps bicycle={bicycle} send={send} tray={tray} bench={bench} now={now} onNow={setAt}>
+        {atHand && (
+          <BearingPart part={atHand} bicycle={bicycle} send={send} tray={tray} bench={bench} setting={setting} />
+        )}
+      </Steps>
+      <Card atHand={atHand} bicycle={bicycle} send={send} tray={tray} bench={bench} setting={setting} />
     </>
   );
 }

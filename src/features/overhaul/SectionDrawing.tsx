@@ -143,7 +143,7 @@ export function SectionDrawing({
   const stacked = useMediaQuery('(max-width: 600px)');
   const section = useMemo(() => bearingSection({ ...input, stacked }), [input, stacked]);
   const { widthMm, heightMm, shapes, faces, setAt } = section;
-  const tallPx = stacked ? (faces.length > 0 ? 480 : 320) : input.upright ? 440 : 320;
+  const tallPx = stacked ? (faces.length > 0 ? 400 : 300) : input.upright ? 440 : 320;
   const fitted = useMemo(
     () => fitSection(section, { widePx: stacked ? 358 : 626, tallPx, textPx: 12.5, rowNamePx: 24 }, !stacked),
     [section, stacked, tallPx],

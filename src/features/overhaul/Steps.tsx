@@ -2,6 +2,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
+import type { ReactNode } from 'react';
 import { openSteps, type BearingBench, type OverhaulStep } from '@/core/bearings/benchTypes';
 import { turnAt } from '@/core/strip/tray';
 import { workedSteps } from '@/model/bearings';
@@ -11,71 +12,77 @@ import { StateMark } from '@/ui/StateMark';
 import { WhichWay } from '../strip/WhichWay';
 import type { StageProps } from '../workshop/WorkshopProvider';
 
-/** Where on this page a step is worked on. */
-const AT: Partial<Record<OverhaulStep['does'], string>> = {
-  feel: 'before',
-  look: 'look',
-  measure: 'measure',
-  count: 'measure',
-  adjust: 'set',
-  lock: 'set',
-  recheck: 'round',
-};
-
-function Now({ bicycle, send, tray, step }: StageProps & { tray: Tray; step: OverhaulStep }) {
+function Now({
+  bicycle,
+  step,
+  onDone,
+  children,
+}: Pick<StageProps, 'bicycle'> & { step: OverhaulStep; onDone(): void; children: ReactNode }) {
   const question = step.turn && turnAt({ turn: { ...step.turn, nuttedOnly: false } }, bicycle.kind, 'tighten');
-  const at = step.id === 'after' ? 'after' : AT[step.does];
   return (
-    <Box aria-live="polite">
-      <Box sx={{ fontSize: '1.45rem', fontWeight: 660, lineHeight: 1.25 }}>{step.title}</Box>
-      {step.forget && <Box sx={{ mt: 0.75, fontSize: '1.05rem' }}>{step.forget}</Box>}
-      {step.compound && (
-        <Box sx={{ mt: 0.75 }}>
-          <Box component="span" sx={{ color: 'text.secondary' }}>
-            With{' '}
+    <Box>
+      <Box aria-live="polite">
+        <Box sx={{ fontSize: '1.45rem', fontWeight: 660, lineHeight: 1.25 }}>{step.title}</Box>
+        {step.forget && <Box sx={{ mt: 0.75, fontSize: '1.05rem' }}>{step.forget}</Box>}
+        {step.compound && (
+          <Box sx={{ mt: 0.75 }}>
+            <Box component="span" sx={{ color: 'text.secondary' }}>
+              With{' '}
+            </Box>
+            <b>{step.compound}</b>
           </Box>
-          <b>{step.compound}</b>
-        </Box>
-      )}
-      {question && <WhichWay question={question} />}
-      <Box sx={{ display: 'flex', gap: 1.5, mt: 1.5, flexWrap: 'wrap' }}>
-        <Button
-          variant="contained"
-          sx={{ minHeight: 56, minWidth: 170, fontSize: '1.05rem' }}
-          onClick={() => send({ type: 'workStep', place: tray.place, step: step.id, done: true })}
-        >
-          Done, next
-        </Button>
-        {at && (
-          <Button
-            color="inherit"
-            sx={{ minHeight: 56 }}
-            onClick={() => document.getElementById(`bearing-${at}`)?.scrollIntoView({ block: 'start' })}
-          >
-            Go to it below
-          </Button>
         )}
+        {question && <WhichWay question={question} />}
       </Box>
+      {children && <Box sx={{ mt: 2.5 }}>{children}</Box>}
+      <Button variant="contained" sx={{ minHeight: 56, minWidth: 170, fontSize: '1.05rem', mt: 2 }} onClick={onDone}>
+        Done, next
+      </Button>
     </Box>
   );
 }
 
 /** The steps of this bearing: the one at hand large, all of them to look up and to take back. */
-export function Steps({ bicycle, send, tray, bench }: StageProps & { tray: Tray; bench: BearingBench }) {
+export function Steps({
+  bicycle,
+  send,
+  tray,
+  bench,
+  now,
+  onNow,
+  children,
+}: StageProps & {
+  tray: Tray;
+  bench: BearingBench;
+  /** The step at hand; null where every one is done. */
+  now: OverhaulStep | null;
+  onNow(step: string | null): void;
+  /** What the step at hand asks for. */
+  children: ReactNode;
+}) {
   const worked = workedSteps(tray);
   const open = openSteps(bench.steps, worked);
-  const [now] = open;
+  const work = (step: string, isDone: boolean) => {
+    if (isDone !== worked.includes(step)) send({ type: 'workStep', place: tray.place, step, done: isDone });
+    const then = isDone ? [...worked, step] : worked.filter((each) => each !== step);
+    onNow(isDone ? (openSteps(bench.steps, then)[0]?.id ?? null) : step);
+  };
   const done = bench.steps.filter((step) => worked.includes(step.id)).length;
   const canBe = new Set(open.map((step) => step.id));
   const title = (id: string) => bench.steps.find((step) => step.id === id)?.title.toLowerCase() ?? id;
   return (
     <>
       {now ? (
-        <Now bicycle={bicycle} send={send} tray={tray} step={now} />
+        <Now bicycle={bicycle} step={now} onDone={() => work(now.id, true)}>
+          {children}
+        </Now>
       ) : (
-        <Box sx={{ fontSize: '1.3rem', fontWeight: 660 }}>
-          <StateMark state="fine" word={false} size={26} /> Every step is done
-        </Box>
+        <>
+          <Box sx={{ fontSize: '1.3rem', fontWeight: 660, mb: 2 }}>
+            <StateMark state="fine" word={false} size={26} /> Every step is done
+          </Box>
+          {children}
+        </>
       )}
       <Disclosure
         summary={
@@ -106,7 +113,7 @@ export function Steps({ bicycle, send, tray, bench }: StageProps & { tray: Tray;
                   disabled={ticked ? !tray.worked.includes(step.id) : !canBe.has(step.id)}
                   sx={{ mt: -0.75 }}
                   slotProps={{ input: { 'aria-label': step.title } }}
-                  onChange={() => send({ type: 'workStep', place: tray.place, step: step.id, done: !ticked })}
+                  onChange={() => work(step.id, !ticked)}
                 />
                 <Box sx={{ color: 'text.secondary', fontVariantNumeric: 'tabular-nums' }}>{i + 1}</Box>
                 <Box>

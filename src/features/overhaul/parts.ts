@@ -1,0 +1,133 @@
+import type { BearingBench, OverhaulStep } from '@/core/bearings/benchTypes';
+import { ballRowLabel } from '@/core/strip/tray';
+import { ballsInRow, cartridgeOf } from '@/model/bearings';
+import type { Tray } from '@/model/record';
+import { countsOf } from '@/model/selectors';
+import { dayOf } from '@/ui/format';
+
+/** The parts of a bearing's card, in the order of the work. */
+export const PARTS = ['before', 'look', 'measure', 'set', 'round', 'after', 'next'] as const;
+export type Part = (typeof PARTS)[number];
+
+const OF_STEP: Partial<Record<OverhaulStep['does'], Part>> = {
+  feel: 'before',
+  look: 'look',
+  measure: 'measure',
+  count: 'measure',
+  adjust: 'set',
+  lock: 'set',
+  recheck: 'round',
+};
+
+/** The part of the card that a step is worked on; null where the hands do it all. */
+export function partOf(step: OverhaulStep, bench: BearingBench): Part | null {
+  const part = step.id === 'after' ? 'after' : (OF_STEP[step.does] ?? null);
+  return part && partsOf(bench).includes(part) ? part : null;
+}
+
+/** The parts that this bearing has. */
+export function partsOf(bench: BearingBench): Part[] {
+  return PARTS.filter((part) =>
+    part === 'measure'
+      ? bench.rows.length > 0 || bench.cartridges.length > 0
+      : part === 'set' || part === 'round'
+        ? bench.setting !== null
+        : true,
+  );
+}
+
+const SET_TITLES = {
+  cone: 'Set the cone',
+  'adjustable-cup': 'Set the adjustable cup',
+  'top-cap': 'Set the top cap',
+  'preload-cap': 'Set the preload cap',
+} as const;
+
+export function partTitle(part: Part, bench: BearingBench): string {
+  switch (part) {
+    case 'before':
+      return 'Before';
+    case 'look':
+      return bench.kind === 'cup-and-cone' ? 'Look, once it is clean' : 'Look';
+    case 'measure':
+      return bench.rows.length > 0 ? 'Balls' : 'Cartridges';
+    case 'set':
+      return bench.setting ? SET_TITLES[bench.setting.adjusts] : '';
+    case 'round':
+      return 'Round the turn';
+    case 'after':
+      return 'After';
+    case 'next':
+      return 'When next';
+  }
+}
+
+const spoken = (word: string) => word.replace('-', ' ');
+
+function felt(state: Tray['before']): string {
+  if (!state) return '';
+  return [
+    state.feel !== 'unknown' && spoken(state.feel),
+    state.play !== 'unknown' && (state.play === 'none' ? 'no play' : `${state.play} play`),
+    state.spinS !== null && `spins ${state.spinS} s`,
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
+
+function looked(tray: Tray, bench: BearingBench): string {
+  const worn = Object.entries(tray.tracks).flatMap(([track, state]) => {
+    const [row, part] = track.split('.') as [string, 'cup' | 'cone'];
+    return state === 'bright'
+      ? []
+      : [`${bench.tracks[part].toLowerCase()}, ${ballRowLabel(row).toLowerCase()}, ${state}`];
+  });
+  const bright = Object.keys(tray.tracks).length > 0 && worn.length === 0 ? ['tracks bright'] : [];
+  const rest = (['grease', 'balls', 'seal'] as const).flatMap((what) =>
+    tray.seen[what] === 'unknown' ? [] : [`${what} ${tray.seen[what] === 'short' ? 'too few' : tray.seen[what]}`],
+  );
+  return [...worn, ...bright, ...rest].join('; ');
+}
+
+function measured(tray: Tray, bench: BearingBench): string {
+  if (bench.rows.length > 0)
+    return bench.rows
+      .flatMap((row) => {
+        const { in: put, out } = countsOf(tray, row.id);
+        const name = ballRowLabel(row.id).toLowerCase().split(',')[0];
+        if (put !== null) return [`${put} of ${ballsInRow(tray, row) ?? '?'} in, ${name}`];
+        return out !== null ? [`${out} out, ${name}`] : [];
+      })
+      .join(' · ');
+  return bench.cartridges
+    .flatMap(({ id }) => {
+      const { fate } = cartridgeOf(tray, id);
+      return fate ? [`${ballRowLabel(id).toLowerCase()}: ${FATES[fate]}`] : [];
+    })
+    .join(' · ');
+}
+const FATES = { keep: 'kept', repack: 'packed again', renew: 'new one' } as const;
+
+/** What stands on a part of the card, in a few words; empty where nothing does yet. */
+export function partWords(part: Part, tray: Tray, bench: BearingBench): string {
+  switch (part) {
+    case 'before':
+      return felt(tray.before);
+    case 'after':
+      return felt(tray.after);
+    case 'look':
+      return looked(tray, bench) + (tray.runOn ? '; runs on' : '');
+    case 'measure':
+      return measured(tray, bench);
+    case 'set': {
+      const last = tray.trials.at(-1);
+      return last ? `${tray.trials.length === 1 ? '1 trial' : `${tray.trials.length} trials`}, last ${last.feel}` : '';
+    }
+    case 'round':
+      return Object.entries(tray.round)
+        .map(([point, feel]) => `${point} o'clock ${feel}`)
+        .join(', ');
+    case 'next':
+      return tray.service.doneOn === null ? '' : `counted from ${dayOf(tray.service.doneOn)}`;
+  }
+}
