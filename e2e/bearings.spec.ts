@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import ICAL from 'ical.js';
-import { complaints, openDemo } from './bench';
+import { complaints, openDemo, openPart } from './bench';
 
 const group = (page: Page, name: string | RegExp) => page.getByRole('group', { name, exact: typeof name === 'string' });
 
@@ -62,6 +62,9 @@ test('a rear hub, from its feel before to its feel after, and when it is due aga
   await openDemo(page);
   await toBearing(page, 'Rear hub');
   await note(page, 'first', 'Gritty', 'Slight');
+  await page.getByRole('button', { name: 'Done, next' }).click();
+  await expect(page.getByRole('button', { name: /^Before gritty, slight play/ })).toBeVisible();
+  await openPart(page, /^Look/);
   await expect(page.getByText('Look inside', { exact: true })).toBeVisible();
   // Discs on this one: they come first.
   await expect(page.getByText('Take the disc off, or bag it, before grease comes near')).toBeVisible();
@@ -72,6 +75,7 @@ test('a rear hub, from its feel before to its feel after, and when it is due aga
   await page.getByRole('button', { name: 'No spare to be had: run it on' }).click();
   await expect(page.getByRole('img', { name: /right cup pitted/ })).toBeVisible();
 
+  await openPart(page, /^Balls/);
   const send = await caliper(page);
   for (let i = 0; i < 3; i++) await send('a ball, 1/4 in', page.getByLabel('One ball'));
   await expect(page.getByText('1/4 in', { exact: true })).toBeVisible();
@@ -88,7 +92,9 @@ test('a rear hub, from its feel before to its feel after, and when it is due aga
   await expect(page.getByText('What happened?')).toBeHidden();
   await expect(page.getByRole('img', { name: /Left side: 9 of 9 in/ })).toBeVisible();
 
+  await openPart(page, /^Set the cone/);
   await setIt(page);
+  await openPart(page, /^Round the turn/);
   for (const [point, feel] of [
     ['12', 'Smooth'],
     ['3', 'Tick'],
@@ -97,8 +103,10 @@ test('a rear hub, from its feel before to its feel after, and when it is due aga
   ] as const)
     await group(page, `Valve or mark at ${point} o'clock`).getByRole('button', { name: feel }).click();
   await expect(page.getByText(/a little play elsewhere/)).toBeVisible();
+  await openPart(page, /^After/);
   await note(page, 'last', 'Light rumble', 'No play');
   await expect(page.getByRole('table', { name: 'Before and after' })).toContainText('gritty');
+  await openPart(page, /^When next/);
   await expect(page.getByText('look at it again, in 6 months')).toBeVisible();
 
   const [file] = await Promise.all([
@@ -127,19 +135,21 @@ test('a headset: retainers, the adjustable cup, felt before and after', async ({
   await openDemo(page);
   await toBearing(page, 'Headset', /retainers/);
   await note(page, 'first', 'Notchy', 'Clear');
+  await openPart(page, /^Balls/);
   const send = await caliper(page);
   for (let i = 0; i < 2; i++) await send('a ball, 5/32 in', page.getByLabel('One ball'));
   await expect(page.getByText('5/32 in', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Put the caliper away' }).click();
   await page.getByText(/^All \d+ steps/).click();
   await expect(page.getByText('Retainers in: open side, balls bare, to the cup', { exact: true })).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'Set the adjustable cup' })).toBeVisible();
+  await openPart(page, /^Set the adjustable cup/);
   await group(page, 'How does it feel?')
     .getByRole('button', { name: /^Tight/ })
     .click();
   await expect(page.getByText('at the tip of a 250 mm headset spanner')).toBeVisible();
   await page.getByRole('button', { name: 'Take it back' }).click();
   await setIt(page);
+  await openPart(page, /^After/);
   await note(page, 'last', 'Smooth', 'No play');
   await expect(page.getByRole('table', { name: 'Before and after' })).toContainText('notchy');
 });
@@ -149,23 +159,29 @@ test('a bottom bracket of cup and cone, and a pedal of two rows', async ({ page 
   await openDemo(page);
   await toBearing(page, 'Bottom bracket', /cup and cone/);
   await note(page, 'first', 'Gritty', 'Clear');
+  await openPart(page, /^Balls/);
   const send = await caliper(page);
   await send('a ball, 1/4 in', page.getByLabel('One ball'));
   await expect(page.getByText('1/4 in', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Put the caliper away' }).click();
+  await openPart(page, /^Set the adjustable cup/);
   await setIt(page);
+  await openPart(page, /^After/);
   await note(page, 'last', 'Smooth', 'No play');
   await expect(page.getByRole('table', { name: 'Before and after' })).toContainText('clear');
 
   await toBearing(page, 'Pedal, left', /two rows on a sleeve/);
   await note(page, 'first', 'Gritty', 'Slight');
+  await openPart(page, /^Balls/);
   const again = await caliper(page);
   await again('a ball, 3/32 in', page.getByLabel('One ball'));
   await expect(page.getByText('3/32 in', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Put the caliper away' }).click();
   await page.getByText(/^All \d+ steps/).click();
   await expect(page.getByText('Washer on, its convex side outwards', { exact: true })).toBeVisible();
+  await openPart(page, /^Set the cone/);
   await setIt(page);
+  await openPart(page, /^After/);
   await note(page, 'last', 'Smooth', 'No play');
   await page.goto('/bike?id=grey-racer&stage=overhaul');
   await expect(page.getByText(/2 of \d done/)).toBeVisible();
@@ -174,6 +190,7 @@ test('a bottom bracket of cup and cone, and a pedal of two rows', async ({ page 
 test('cartridges of a front hub by the caliper: which they are and how many are bought', async ({ page }) => {
   await openDemo(page);
   await toBearing(page, 'Front hub', /on cartridges/);
+  await openPart(page, /^Cartridges/);
   const send = await caliper(page);
   for (const side of ['left side', 'right side']) {
     const one = group(page, `Cartridge, ${side}`);

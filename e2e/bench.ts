@@ -26,6 +26,13 @@ export function placeRow(page: Page, name: string): Locator {
   return page.locator('button[aria-expanded]').filter({ has: page.getByText(name, { exact: true }) });
 }
 
+/** Opens one line of a bearing's card; what is at hand stands open by itself. */
+export async function openPart(page: Page, title: string | RegExp): Promise<void> {
+  const line = page.getByRole('main').getByRole('button', { name: title, expanded: false });
+  await line.click();
+  await expect(line).toHaveCount(0);
+}
+
 /** Types a reading as a caliper does: digits, then Enter. */
 export async function read(field: Locator, digits: string): Promise<void> {
   await field.fill(digits);

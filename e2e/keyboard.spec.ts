@@ -106,6 +106,7 @@ test('a second bicycle is added and taken through all nine stages without a mous
   await test.step('Overhaul', async () => {
     await stage(page, 'Overhaul');
     await press(page, button(/^Front hub/));
+    await press(page, button(/^Balls/));
     await type(page, page.getByLabel('One ball'), '4.76');
     await page.keyboard.type('4.765\n4.755\n');
     await expect(page.getByText('in size', { exact: true })).toBeVisible();
@@ -113,6 +114,7 @@ test('a second bicycle is added and taken through all nine stages without a mous
     await expect(page.getByText('9 went in where 10 belong. What happened?')).toBeVisible();
     await press(page, button('One was lost'));
     await expect(button('One was lost')).toHaveAttribute('aria-pressed', 'true');
+    await press(page, button(/^Set the cone/));
     await press(page, button(/^Tight drags/), 'Space');
     await expect(page.getByText(/1 trial ·/)).toBeVisible();
     await press(page, page.getByRole('button', { name: 'Take it back' }).last());

@@ -152,7 +152,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await expect(page.getByRole('list', { name: 'What it may be' })).toBeVisible();
     await look('gauges');
     for (const place of ['hub.front', 'headset', 'pedal.left']) {
-      await page.goto(`/bike?id=ferry-staff-7&stage=overhaul&tray=${place}`);
+      await page.goto(`/bike?id=ferry-staff-7&stage=overhaul&tray=${place}&show=look.measure.set.round.after.next`);
       await expect(page.getByRole('heading', { name: 'When next' })).toBeVisible();
       await look(`overhaul ${place}`);
     }
@@ -214,8 +214,8 @@ test('nothing is cut off on a phone', async ({ page }) => {
     '/bike?id=harbour-mixte&stage=decide',
     '/bike?id=green-tourer&stage=strip&tray=pedal.left',
     '/bike?id=ferry-staff-7&stage=strip&tray=hub.front',
-    '/bike?id=ferry-staff-7&stage=overhaul&tray=hub.front',
-    '/bike?id=ferry-staff-7&stage=overhaul&tray=headset',
+    '/bike?id=ferry-staff-7&stage=overhaul&tray=hub.front&show=look.measure.set.round.after.next',
+    '/bike?id=ferry-staff-7&stage=overhaul&tray=headset&show=look.measure.set.round.after.next',
     '/practice',
     '/stock',
   ]) {

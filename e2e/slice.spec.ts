@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { complaints, openDemo, placeRow, read, reload, toStage } from './bench';
+import { complaints, openDemo, openPart, placeRow, read, reload, toStage } from './bench';
 
 test('the green tourer goes from the door to its buyer by mouse, with a reload in every stage', async ({ page }) => {
   test.setTimeout(240_000);
@@ -133,6 +133,7 @@ test('the green tourer goes from the door to its buyer by mouse, with a reload i
     await toStage(page, 'overhaul');
     await page.getByRole('listitem').filter({ hasText: 'Front hub, cup and cone' }).getByRole('button').click();
     await page.getByRole('group', { name: 'Feel' }).first().getByRole('button', { name: 'Gritty' }).click();
+    await openPart(page, /^Balls/);
     const ball = page.getByLabel('One ball');
     for (const reading of ['4.76', '4,76', '3/16']) await read(ball, reading);
     await expect(page.getByText('3/16 in', { exact: true })).toBeVisible();
@@ -143,9 +144,11 @@ test('the green tourer goes from the door to its buyer by mouse, with a reload i
     await expect(page.getByText('9 came out and the cup holds 10. What happened?')).toBeVisible();
     await page.getByRole('button', { name: 'It came short' }).click();
     await expect(page.getByText('What happened?')).toBeHidden();
+    await openPart(page, /^Look/);
     await page.getByRole('group', { name: 'Grease it came with' }).getByRole('button', { name: 'Dirty' }).click();
     await page.getByRole('group', { name: 'Balls', exact: true }).getByRole('button', { name: 'Dull' }).click();
     await expect(page.getByText('New balls', { exact: true })).toBeVisible();
+    await openPart(page, /^Set the cone/);
     await page.getByText(/^What the skewer squeezes/).click();
     await read(page.getByLabel('Axle over the thread'), '10');
     await read(page.getByLabel('Cone to cone'), '68');
@@ -172,6 +175,7 @@ test('the green tourer goes from the door to its buyer by mouse, with a reload i
       await page.waitForTimeout(400);
     }
     await expect(done).toBeVisible();
+    await openPart(page, /^After/);
     await page.getByRole('group', { name: 'Feel' }).last().getByRole('button', { name: 'Smooth' }).click();
     await page.getByRole('group', { name: 'Play' }).last().getByRole('button', { name: 'No play' }).click();
     await expect(page.getByRole('table', { name: 'Before and after' })).toContainText('gritty');

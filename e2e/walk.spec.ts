@@ -104,7 +104,7 @@ test('hours keep themselves: a long quiet is asked about once, and what counts f
   await page.goto('/bike?id=ferry-staff-7&stage=overhaul&tray=hub.front');
   await expect(page.getByRole('button', { name: /put down, the clock runs/ }).first()).toBeVisible();
   await page.clock.runFor('08:00');
-  await page.getByRole('heading', { name: 'Set the cone' }).click();
+  await page.getByRole('heading', { name: 'Front hub' }).click();
   await page.clock.runFor('12:00');
   await expect(page.getByRole('heading', { name: /It has been quiet since/ })).toBeVisible();
   await page.getByRole('button', { name: /^Count until/ }).click();

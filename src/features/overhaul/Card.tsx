@@ -4,13 +4,33 @@ import Accordion from '@mui/material/Accordion';
 import AccordionDetails from '@mui/material/AccordionDetails';
 import AccordionSummary from '@mui/material/AccordionSummary';
 import Box from '@mui/material/Box';
+import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import type { BearingBench } from '@/core/bearings/benchTypes';
 import type { Tray } from '@/model/record';
+import { SHOWN } from '../strip/useTrayPlace';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { BearingPart } from './BearingPart';
-import { partsOf, partTitle, partWords, type Part } from './parts';
+import { PARTS, partsOf, partTitle, partWords, type Part } from './parts';
 import type { Setting } from './useSetting';
+
+/** The parts that are open, as the address says too, so that they are open again after a reload. */
+function useOpenParts(): [readonly Part[], (part: Part) => void] {
+  const params = useSearchParams();
+  const [open, setOpen] = useState<readonly Part[]>(() => {
+    const asked = params.get(SHOWN)?.split('.') ?? [];
+    return PARTS.filter((part) => asked.includes(part));
+  });
+  const toggle = (part: Part) => {
+    const next = open.includes(part) ? open.filter((each) => each !== part) : [...open, part];
+    const address = new URLSearchParams(window.location.search);
+    if (next.length > 0) address.set(SHOWN, next.join('.'));
+    else address.delete(SHOWN);
+    window.history.replaceState(null, '', `?${address.toString()}`);
+    setOpen(next);
+  };
+  return [open, toggle];
+}
 
 /** All that is kept of a bearing besides what is at hand: a line each, opened to read or to change. */
 export function Card({
@@ -21,7 +41,7 @@ export function Card({
   bench,
   setting,
 }: StageProps & { atHand: Part | null; tray: Tray; bench: BearingBench; setting: Setting }) {
-  const [open, setOpen] = useState<readonly Part[]>([]);
+  const [open, toggle] = useOpenParts();
   return (
     <Box sx={{ mt: 3, borderTop: '1.5px solid', borderColor: 'text.primary' }}>
       {partsOf(bench)
@@ -35,7 +55,7 @@ export function Card({
               square
               elevation={0}
               expanded={open.includes(part)}
-              onChange={(_, opens) => setOpen(opens ? [...open, part] : open.filter((each) => each !== part))}
+              onChange={() => toggle(part)}
               slotProps={{ heading: { component: 'h2' }, transition: { unmountOnExit: true } }}
               sx={{
                 bgcolor: 'transparent',
@@ -46,6 +66,8 @@ export function Card({
               }}
             >
               <AccordionSummary
+                id={`part-${part}`}
+                aria-controls={`part-${part}-inside`}
                 expandIcon={<ExpandMore />}
                 sx={{
                   minHeight: 56,

@@ -1,4 +1,4 @@
-import { screen, waitFor, within } from '@testing-library/react';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Command } from '@/model/commands';
 import { drawStage } from '../../../tests/stage';
@@ -11,6 +11,9 @@ jest.mock('@/worker/client', () =>
 );
 
 const button = (name: string | RegExp) => screen.getByRole('button', { name });
+/** Opens one line of the card. */
+const open = async (part: RegExp) =>
+  userEvent.click(await screen.findByRole('button', { name: part, expanded: false }));
 const onBench = (place: string) => window.history.replaceState(null, '', `?tray=${place}`);
 afterEach(() => window.history.replaceState(null, '', '?'));
 
@@ -51,6 +54,41 @@ describe('the bearings', () => {
   });
 });
 
+describe('the card of a bearing', () => {
+  test('what is at hand stays at hand while it is noted, and goes to its line once it is said to be done', async () => {
+    onBench('hub.front');
+    const { record } = await drawStage(Overhaul);
+    await userEvent.click(
+      within(await screen.findByRole('group', { name: 'Feel' })).getByRole('button', { name: 'Gritty' }),
+    );
+    await userEvent.click(within(screen.getByRole('group', { name: 'Play' })).getByRole('button', { name: 'Slight' }));
+    expect(screen.queryByRole('button', { name: /^Before/ })).toBeNull();
+    await userEvent.click(button('Done, next'));
+    expect(button(/^Before/)).toHaveTextContent('gritty, slight play');
+    expect(record().trays[0]!.worked).toEqual([]);
+    expect(screen.getByText(/Degrease cups, cones/)).toBeInTheDocument();
+  });
+
+  test('each line says what stands there, and what was opened is open again after a reload', async () => {
+    onBench('hub.front');
+    const commands: Command[] = [
+      { type: 'countBalls', place: 'hub.front', side: 'left', changes: { holds: 10, in: 9 } },
+      { type: 'seeTrack', place: 'hub.front', track: 'right.cup', state: 'pitted' },
+      { type: 'addTrial', place: 'hub.front', trial: { id: 't', turnDeg: 0, feel: 'tight', clamped: false } },
+      { type: 'feelRound', place: 'hub.front', point: '3', feel: 'tick' },
+    ];
+    await drawStage(Overhaul, commands);
+    expect(await screen.findByRole('button', { name: /^Balls/ })).toHaveTextContent('9 of 10 in, left side');
+    expect(button(/^Look/)).toHaveTextContent('cup, right side, pitted');
+    expect(button(/^Set the cone/)).toHaveTextContent('1 trial, last tight');
+    expect(button(/^Round/)).toHaveTextContent("3 o'clock tick");
+    await open(/^Balls/);
+    cleanup();
+    await drawStage(Overhaul, commands);
+    expect(await screen.findByLabelText('One ball')).toBeInTheDocument();
+  });
+});
+
 describe('what is seen inside', () => {
   test('a pitted cup is run on or renewed as the house rule says, and the rule is named', async () => {
     onBench('hub.front');
@@ -59,6 +97,7 @@ describe('what is seen inside', () => {
       [{ type: 'seeTrack', place: 'hub.front', track: 'right.cup', state: 'pitted' }],
       RUN_ON,
     );
+    await open(/^Look/);
     expect(await screen.findByText('Run on, set at the tightest spot')).toBeInTheDocument();
     expect(screen.getByText(/House rule: a pitted cup with no spare runs on/)).toBeInTheDocument();
     expect(screen.getByRole('img', { name: /right cup pitted/ })).toBeInTheDocument();
@@ -72,12 +111,14 @@ describe('what is seen inside', () => {
       { type: 'seeTrack', place: 'hub.front', track: 'left.cup', state: 'bright' },
       { type: 'seeTrack', place: 'hub.front', track: 'right.cone', state: 'pitted' },
     ]);
+    await open(/^Look/);
     expect(await screen.findByText('New cone and balls')).toBeInTheDocument();
   });
 
   test('balls that are no size of the table are not guessed at', async () => {
     onBench('hub.front');
     await drawStage(Overhaul, [{ type: 'noteTray', place: 'hub.front', changes: { ballReadingsMm: [5.2] } }]);
+    await open(/^Balls/);
     expect(await screen.findByText('No size')).toBeInTheDocument();
     expect(screen.getByText(/Wipe the jaws and a ball/)).toBeInTheDocument();
   });
@@ -90,6 +131,7 @@ describe('what is seen inside', () => {
       count('left'),
       count('right'),
     ]);
+    await open(/^Balls/);
     await userEvent.click(await screen.findByRole('button', { name: 'New ones' }));
     expect(await screen.findByText('new balls of 3/16 in')).toBeInTheDocument();
     expect(screen.getByText(/One bag of 100: 80 stay for stock/)).toBeInTheDocument();
@@ -103,6 +145,7 @@ describe('what is seen inside', () => {
       { type: 'chooseAssembly', place: 'headset', assembly: 'headset-threaded-caged' },
       { type: 'countBalls', place: 'headset', side: 'upper', changes: { out: 20, in: 25 } },
     ]);
+    await open(/^Balls/);
     await userEvent.click(await screen.findByRole('button', { name: 'Retainer out, loose balls in' }));
     await waitFor(() => expect(screen.queryByText(/What happened/)).toBeNull());
   });
@@ -120,6 +163,7 @@ describe('what is seen inside', () => {
       measured('left'),
       measured('right'),
     ]);
+    await open(/^Cartridges/);
     expect(await screen.findByText('2 × 6902')).toBeInTheDocument();
     expect(screen.getAllByText(/Press in on the outer ring only/)).not.toHaveLength(0);
   });
@@ -132,6 +176,7 @@ describe('setting it', () => {
       { type: 'measureAxle', place: 'hub.front', changes: { clampForceN: 0 } },
       { type: 'addTrial', place: 'hub.front', trial: { id: 't', turnDeg: 0, feel: 'tight', clamped: false } },
     ]);
+    await open(/^Set the cone/);
     await screen.findByText(/^Open \d+ mm/);
     await userEvent.click(button(/^A tick/));
     const [, second] = record().trays[0]!.trials;
@@ -147,6 +192,7 @@ describe('setting it', () => {
     await drawStage(Overhaul, [
       { type: 'addTrial', place: 'hub.rear', trial: { id: 't', turnDeg: 0, feel: 'tight', clamped: false } },
     ]);
+    await open(/^Set the cone/);
     expect(await screen.findByText(/^Open \d+ mm$/)).toBeInTheDocument();
     expect(screen.getByText('at the tip of a 150 mm cone spanner')).toBeInTheDocument();
   });
@@ -154,6 +200,7 @@ describe('setting it', () => {
   test('an axle with no metal left is told beside the bench and nothing is advised', async () => {
     onBench('hub.front');
     await drawStage(Overhaul, [{ type: 'measureAxle', place: 'hub.front', changes: { majorMm: 6, boreMm: 5.5 } }]);
+    await open(/^Set the cone/);
     expect(await screen.findByText(/leaves no metal/)).toBeInTheDocument();
     expect(button(/^Smooth no play/)).toBeDisabled();
   });
@@ -161,7 +208,8 @@ describe('setting it', () => {
   test('a headset has no skewer, and its adjustable cup is what is set', async () => {
     onBench('headset');
     await drawStage(Overhaul);
-    expect(await screen.findByText('Set the adjustable cup')).toBeInTheDocument();
+    await open(/^Set the adjustable cup/);
+    expect(await screen.findByRole('group', { name: 'How does it feel?' })).toBeInTheDocument();
     expect(screen.queryByText('Felt with the skewer')).toBeNull();
   });
 
@@ -170,6 +218,7 @@ describe('setting it', () => {
     const { record } = await drawStage(Overhaul, [
       { type: 'feelRound', place: 'hub.front', point: '12', feel: 'tight' },
     ]);
+    await open(/^Round the turn/);
     const three = await screen.findByRole('group', { name: "Valve or mark at 3 o'clock" });
     await userEvent.click(within(three).getByRole('button', { name: 'Tick' }));
     expect(record().trays[0]!.round).toEqual({ '12': 'tight', '3': 'tick' });
@@ -183,6 +232,7 @@ describe('when next', () => {
     const { record } = await drawStage(Overhaul, [
       { type: 'noteBearing', place: 'hub.front', when: 'after', changes: { feel: 'smooth' }, on: '2026-11-25' },
     ]);
+    await open(/^When next/);
     expect(await screen.findByText('look at it again, in 12 months')).toBeInTheDocument();
     await userEvent.click(button('With a jet'));
     expect(await screen.findByText('look at it again, in 7 months')).toBeInTheDocument();
