@@ -171,12 +171,14 @@ export function bearingSection(input: SectionInput): BearingSection {
     axisY: upright ? null : place(0, 0).y,
     faces: counted.map((row, i) => faceOf(row, 2 * offOf(row), faceAt(row, i))),
     named: onePerName([
-      ...fittings.map(({ fitting, from, to, inner, outer }) => ({
-        label: fitting.label,
-        moves: fitting.moves,
-        ...place((from + to) / 2, -(inner + outer) / 2),
-      })),
       ...tracks,
+      ...fittings
+        .map(({ fitting, from, to, inner, outer }) => ({
+          label: fitting.label,
+          moves: fitting.moves,
+          ...place((from + to) / 2, -(inner + outer) / 2),
+        }))
+        .sort((a, b) => a.x - b.x),
     ]),
     setAt: setRow
       ? {

@@ -36,11 +36,11 @@ interface Spot {
 }
 type Laid = Spot & { middle: number; level: number; from: number; to: number };
 
-/** Words on a few lines beside a section that lies across, the nearest line first; what finds no room is handed back. */
+/** Words on a few lines beside a section that lies across, the nearest line first; what comes first is served first, and what finds no room is handed back. */
 function lines(named: Spot[], widthMm: number, textMm: number, levels: number): { laid: Laid[]; left: Spot[] } {
   const laid: Laid[] = [];
   const left: Spot[] = [];
-  for (const spot of [...named].sort((a, b) => a.x - b.x)) {
+  for (const spot of named) {
     const half = wideMm(spot.label, textMm) / 2;
     const middle = Math.min(Math.max(spot.x, half), widthMm - half);
     const [from, to] = [middle - half - textMm * 0.4, middle + half + textMm * 0.4];

@@ -105,7 +105,7 @@ export interface BearingSection {
   faces: RowFace[];
   /** The height of the axle's middle in a section that lies across; null in one that stands upright. */
   axisY: number | null;
-  /** What a name points at, at the rim of the section: above it, or at its left where it stands upright. */
+  /** What a name points at, in its upper half or, where it stands upright, its left one; what matters most comes first. */
   named: { label: string; x: number; y: number }[];
   /** Where the track that is turned lies, and the way outwards along the axle; null where nothing is set. */
   setAt: (Point & { outward: Point }) | null;

@@ -28,6 +28,8 @@ import { useReckon } from '../workshop/useReckon';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
 import { Asks } from './Asks';
 import { BearingAsk } from '../overhaul/BearingAsk';
+import { BearingAside } from '../overhaul/BearingDrawing';
+import { partOf } from '../overhaul/parts';
 import { useBenches } from '../overhaul/useBenches';
 import { Progress } from './Progress';
 import { benchSteps, firstStep, TASK_WORDS, type BenchStep } from './steps';
@@ -79,12 +81,16 @@ function OpenBench({ bicycle, task, place }: { bicycle: Bicycle; task: BenchTask
   const trays = useTrays(bicycle);
   const assembly = trays?.trays.find((each) => each.place === place) ?? null;
   const bearing = useBenches(bicycle)?.benches.find((each) => each.place === place) ?? null;
+  const atBearing = task === 'overhaul' ? bearing : null;
   const steps = benchSteps(task, bicycle, { assembly, bench: bearing, bolts, findings });
   const left =
     bicycle.bench?.task === task && (!atTray(task) || bicycle.bench.place === place) ? bicycle.bench.step : null;
   const [at, setAt] = useState<string | null>(left);
   const index = firstStep(steps, at ?? left);
   const step = steps[index];
+  const working = atBearing?.steps.find((each) => each.id === step?.id);
+  // Where much is asked the hand is near the screen, and what it asks must fit beneath the title.
+  const asksMuch = Boolean(atBearing && working && partOf(working, atBearing));
   const stage = STAGE_OF_TASK[task];
   // Hours of a job are hours of work, whichever page it is kept on.
   const clock = useBenchClock(bicycle, send, task === 'jobs' ? 'overhaul' : stage, step?.place ?? null);
@@ -183,7 +189,7 @@ function OpenBench({ bicycle, task, place }: { bicycle: Bicycle; task: BenchTask
             gridTemplateColumns: {
               xs: 'minmax(0, 1fr)',
               md:
-                detail && (step.parts.length > 0 || task === 'jobs')
+                (detail && (step.parts.length > 0 || task === 'jobs')) || atBearing
                   ? 'minmax(0, 1.25fr) minmax(0, 1fr)'
                   : 'minmax(0, 1fr)',
             },
@@ -203,7 +209,7 @@ function OpenBench({ bicycle, task, place }: { bicycle: Bicycle; task: BenchTask
               aria-live="polite"
               sx={{
                 m: 0,
-                fontSize: { xs: '1.9rem', md: '3.6rem' },
+                fontSize: { xs: '1.9rem', md: asksMuch ? '2.4rem' : '3.6rem' },
                 lineHeight: 1.08,
                 fontWeight: 680,
                 letterSpacing: '-0.015em',
@@ -246,7 +252,7 @@ function OpenBench({ bicycle, task, place }: { bicycle: Bicycle; task: BenchTask
             {step.forget && (
               <Box
                 sx={{
-                  fontSize: { xs: '1.2rem', md: '1.8rem' },
+                  fontSize: { xs: '1.2rem', md: asksMuch ? '1.25rem' : '1.8rem' },
                   fontWeight: 620,
                   mt: 2,
                   borderLeft: '5px solid',
@@ -260,14 +266,17 @@ function OpenBench({ bicycle, task, place }: { bicycle: Bicycle; task: BenchTask
             )}
             <Box sx={{ mt: 2.5 }}>
               <Asks bicycle={bicycle} send={send} task={task} step={step} bolts={bolts} />
-              {task === 'overhaul' && bearing && (
-                <BearingAsk bicycle={bicycle} send={send} bench={bearing} step={step.id} />
-              )}
+              {atBearing && <BearingAsk bicycle={bicycle} send={send} bench={atBearing} step={step.id} />}
             </Box>
           </Box>
           <Box>
             {detail && (step.parts.length > 0 || task === 'jobs') && (
               <DetailDrawing detail={detail} hand={step.parts} off={off} />
+            )}
+            {atBearing && (
+              <Box sx={{ display: { xs: 'none', md: 'block' } }}>
+                <BearingAside bicycle={bicycle} send={send} bench={atBearing} />
+              </Box>
             )}
             <StepPhotos
               bicycle={bicycle}
@@ -288,7 +297,7 @@ function OpenBench({ bicycle, task, place }: { bicycle: Bicycle; task: BenchTask
           {NO_STEPS[task] ?? 'Getting the steps…'}
         </Box>
       )}
-      <Box component="footer" sx={{ position: 'sticky', bottom: 0 }}>
+      <Box component="footer" sx={{ position: 'sticky', bottom: 0, zIndex: 2 }}>
         <Box sx={{ px: { xs: 2, md: 6 }, pb: 1, bgcolor: 'sheet.paper' }}>
           <Timers bicycle={bicycle} />
           {finished && <Box sx={{ fontWeight: 640 }}>Every step is done.</Box>}

@@ -1,0 +1,63 @@
+'use client';
+import type { BearingBench } from '@/core/bearings/benchTypes';
+import type { IdentifiedBall } from '@/core/bearings/identifyBall';
+import { sectionInput } from '@/model/bearings';
+import type { Tray } from '@/model/record';
+import { trayFor } from '@/model/selectors';
+import { useReckon } from '../workshop/useReckon';
+import type { StageProps } from '../workshop/WorkshopProvider';
+import { SectionDrawing } from './SectionDrawing';
+import { useSetting, type Setting } from './useSetting';
+
+const NEXT_TRACK = { bright: 'dull', dull: 'pitted', pitted: 'bright' } as const;
+/** Play that is smaller is not said: nobody sets a cone finer. */
+const LEAST_PLAY_MM = 0.002;
+
+/** The bearing at hand as it stands: its counts, what was seen of its tracks, its play and the way left. */
+export function BearingDrawing({
+  send,
+  tray,
+  bench,
+  setting: { advice },
+}: Pick<StageProps, 'send'> & { tray: Tray; bench: BearingBench; setting: Setting }) {
+  const { output: ball } = useReckon<IdentifiedBall>(
+    'bearings.identifyBall',
+    tray.ballReadingsMm.length ? { readingsMm: tray.ballReadingsMm, instrument: tray.instrument } : null,
+  );
+  const felt = tray.trials.length > 0 ? advice : null;
+  const next = felt?.next && felt.next.turnDeg !== 0 ? felt.next : null;
+  const playMm = felt?.playMm ?? 0;
+  return (
+    <SectionDrawing
+      input={sectionInput(tray, bench, ball?.nominal?.diameterMm ?? null, playMm)}
+      tracks={tray.tracks}
+      names={bench.tracks}
+      title={`${bench.title}, cut along its axle`}
+      play={playMm > LEAST_PLAY_MM ? `Play along the axle: about ${playMm.toFixed(2)} mm` : ''}
+      way={
+        next && {
+          words: `${next.turnDeg > 0 ? 'To close' : 'To open'}: ${next.travelMm.toFixed(3)} mm of thread`,
+          outwards: next.turnDeg < 0,
+        }
+      }
+      onTrack={
+        bench.rows.length > 0
+          ? (track) =>
+              send({
+                type: 'seeTrack',
+                place: bench.place,
+                track,
+                state: tray.tracks[track] ? NEXT_TRACK[tray.tracks[track]] : 'bright',
+              })
+          : undefined
+      }
+    />
+  );
+}
+
+/** The drawing beside a step of the bench. */
+export function BearingAside({ bicycle, send, bench }: StageProps & { bench: BearingBench }) {
+  const tray = trayFor(bicycle, bench.place);
+  const setting = useSetting(bicycle, tray, bench);
+  return <BearingDrawing send={send} tray={tray} bench={bench} setting={setting} />;
+}
