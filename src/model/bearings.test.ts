@@ -9,6 +9,7 @@ import {
   coneInput,
   dragInput,
   gradeInput,
+  contactInput,
   sectionInput,
   serviceInput,
   workedSteps,
@@ -122,6 +123,15 @@ describe('a bearing on the bench', () => {
     expect(section.set).toEqual({ row: 'right', part: 'cone', playMm: 0.02 });
     const bracket = sectionInput(trayFor(bicycle, 'bottom-bracket'), benchAt(bicycle, 'bottom-bracket'), null, 0);
     expect(bracket.set).toMatchObject({ row: 'left', part: 'cup' });
+  });
+
+  test('what a row carries is that of its kind: a headset bears along its axis too, a hub does not', () => {
+    const bicycle = after();
+    const input = (place: string) => contactInput(trayFor(bicycle, place), benchAt(bicycle, place), 0, null)!;
+    expect(input('headset').alongN).toBeGreaterThan(0);
+    expect(input('hub.front').alongN).toBe(0);
+    expect(input('bottom-bracket').acrossN).toBeGreaterThan(input('hub.front').acrossN!);
+    expect([input('headset').cup, input('bottom-bracket').cup]).toEqual(['pressed', 'turned']);
   });
 
   test('the interval counts from the first word on how it is now; feeling it is a step by itself', () => {

@@ -155,6 +155,8 @@ export function contactInput(
     ballDiameterMm: ballMm ?? row.diameterMm,
     balls,
     circleMm: bench.circleMm,
+    acrossN: bench.load.acrossN,
+    alongN: bench.load.alongN,
     pitchMm: axle?.pitchMm ?? bench.setting.pitchMm,
     cup: bench.cupMake,
     tighterDeg: Math.max(-120, Math.min(120, tighterDeg)),

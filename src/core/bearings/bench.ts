@@ -107,6 +107,7 @@ function benchOf(assembly: Assembly, kind: BicycleKind): BearingBench[] {
         : null,
       felt: { how: row.feltHow, at: row.feltAt, reachMm: row.reachMm },
       rowsApartMm: row.rowsApartMm,
+      load: { acrossN: row.loadAcrossN, alongN: row.loadAlongN },
       cupMake: row.cupMake,
       upright: row.upright === 'yes',
       circleMm: assembly.balls[0]?.circleMm ?? row.circleMm,

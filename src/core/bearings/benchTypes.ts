@@ -56,6 +56,8 @@ export interface BearingBench {
   axle: { majorMm: number; pitchMm: number; boreMm: number; coneSpanMm: number; clampForceN: number } | null;
   felt: { how: string; at: string; reachMm: number };
   rowsApartMm: number;
+  /** What one row carries in use, by its order of magnitude: across its axle, and along it. */
+  load: { acrossN: number; alongN: number };
   /** A thin pressed cup keeps a mark sooner than a turned one. */
   cupMake: 'pressed' | 'turned';
   /** Its axis stands upright on the bicycle, as a headset's does. */

@@ -13,7 +13,8 @@ const input = z.strictObject({
   osculation: z.number().min(0.505).max(0.7).default(0.54).describe('track radius as a share of the ball diameter'),
   pitchMm: z.number().min(0.2).max(3).default(1),
   tighterDeg: z.number().min(-120).max(120).default(0).describe('tighter than where play ends; negative: play'),
-  wheelLoadN: z.number().min(0).max(5000).default(350).describe('across the axle, on one row'),
+  acrossN: z.number().min(0).max(5000).default(350).describe('load across the axle, on one row'),
+  alongN: z.number().min(0).max(5000).default(0).describe('load along the axle, on top of what setting it pushes'),
   axle: z
     .strictObject({ areaMm2: z.number().gt(0).max(2000), spanMm: z.number().gt(0).max(400) })
     .nullable()
@@ -58,6 +59,8 @@ const PRESSED_MPA = 3000;
 const FRICTION = 0.002;
 const STEEL_MPA = 206_000;
 const ROUND = 48;
+/** No ball of a bicycle is pushed further into its tracks. */
+const MOST_APPROACH_MM = 0.5;
 const CURVE_DEG = Array.from({ length: 31 }, (_, i) => -30 + i * 3);
 
 interface Loads {
@@ -86,24 +89,26 @@ function crossing(f: (x: number) => number, low: number, high: number): number {
 
 /**
  * Loads of one row whose cone stands so many degrees tighter than where play ends. The turn is shared by two rows; what the
- * axle stretches is lost. Across the axle the row moves until its balls carry the wheel's load.
+ * axle stretches is lost. Along and across the axle the row moves until its balls carry the load.
  */
 function loadsAt(question: Question, tighterDeg: number, stiffness: number): Loads {
-  const { balls, contactDeg, pitchMm, wheelLoadN, axle } = question;
+  const { balls, contactDeg, pitchMm, acrossN, alongN, axle } = question;
   const sin = Math.sin((contactDeg * Math.PI) / 180);
   const cos = Math.cos((contactDeg * Math.PI) / 180);
   const travelMm = (tighterDeg / 360) * pitchMm;
   const pushOf = (axialMm: number) => balls * sin * ballLoad(axialMm * sin, stiffness);
   const give = axle ? axle.spanMm / (STEEL_MPA * axle.areaMm2) : 0;
-  const axialMm = travelMm <= 0 ? travelMm / 2 : crossing((a) => 2 * a + pushOf(a) * give - travelMm, 0, travelMm / 2);
+  const setMm = travelMm <= 0 ? travelMm / 2 : crossing((a) => 2 * a + pushOf(a) * give - travelMm, 0, travelMm / 2);
+  // The row that takes the load along the axle is pushed further in; what the other row loses is let pass: the worst counts.
+  const axialMm = alongN === 0 ? setMm : crossing((a) => pushOf(a) - pushOf(setMm) - alongN, 0, MOST_APPROACH_MM);
   const angles = Array.from({ length: ROUND }, (_, i) => Math.cos((2 * Math.PI * i) / ROUND));
   const at = (acrossMm: number) => angles.map((angle) => ballLoad(axialMm * sin + acrossMm * cos * angle, stiffness));
   const carried = (acrossMm: number) =>
     (balls / ROUND) * at(acrossMm).reduce((sum, load, i) => sum + load * cos * angles[i]!, 0);
-  const acrossMm = wheelLoadN === 0 ? 0 : crossing((x) => carried(x) - wheelLoadN, 0, 2);
+  const acrossMm = acrossN === 0 ? 0 : crossing((x) => carried(x) - acrossN, 0, 2);
   const loads = at(acrossMm);
   return {
-    preloadN: pushOf(axialMm),
+    preloadN: pushOf(setMm),
     worstN: Math.max(...loads),
     meanCubeN: Math.cbrt(loads.reduce((sum, load) => sum + load ** 3, 0) / ROUND),
     sumN: (balls / ROUND) * loads.reduce((sum, load) => sum + load, 0),
@@ -120,7 +125,7 @@ function loadsAt(question: Question, tighterDeg: number, stiffness: number): Loa
  * Example: a front hub with ten 3/16 in balls, thirty degrees too tight: its pressed cups are near their limit.
  */
 function run(question: Question): Contact {
-  const { ballDiameterMm, circleMm, contactDeg, osculation, tighterDeg, wheelLoadN, balls, cup } = question;
+  const { ballDiameterMm, circleMm, contactDeg, osculation, tighterDeg, acrossN, alongN, balls, cup } = question;
   const track = (side: Track['side']): Track => ({ ballMm: ballDiameterMm, circleMm, contactDeg, osculation, side });
   const stiffness = approachPerLoad(track('cone')) + approachPerLoad(track('cup'));
   const frictionOf = (loads: Loads) => 0.5 * FRICTION * loads.sumN * circleMm;
@@ -147,8 +152,8 @@ function run(question: Question): Contact {
     tighterDeg > 0
       ? `${roundTo(tighterDeg, 0)}° past the end of play push ${roundTo(here.preloadN, 0)} N along the axle into each row; the worst ball carries ${roundTo(here.worstN, 0)} N.`
       : tighterDeg < 0
-        ? `With play, ${roundTo(here.loaded, 1)} of ${balls} balls carry the wheel; the worst one ${roundTo(here.worstN, 0)} N.`
-        : `Without play or push ${roundTo(here.loaded, 1)} of ${balls} balls carry the wheel; the worst one ${roundTo(here.worstN, 0)} N.`,
+        ? `With play, ${roundTo(here.loaded, 1)} of ${balls} balls carry the load; the worst one ${roundTo(here.worstN, 0)} N.`
+        : `Without play or push ${roundTo(here.loaded, 1)} of ${balls} balls carry the load; the worst one ${roundTo(here.worstN, 0)} N.`,
     marks === 'none'
       ? `No mark: ${roundTo(pressureCupMPa, -1)} MPa at the cup, which keeps one from ${limitCupMPa}; ${roundTo(pressureConeMPa, -1)} at the cone, from ${HARDENED_MPA}.`
       : marks === 'cup'
@@ -179,7 +184,8 @@ function run(question: Question): Contact {
     reasons,
     working: [
       row('t', 'tighter than where play ends', tighterDeg, '°'),
-      row('W', 'across the axle, on this row', wheelLoadN, 'N'),
+      row('W', 'load across the axle, on this row', acrossN, 'N'),
+      ...(alongN > 0 ? [row('A', 'load along the axle, on this row', alongN, 'N')] : []),
       row('K', 'approach of a ball into both tracks = δ / Q^⅔', roundTo(stiffness * 1000, 4), 'µm/N^⅔'),
       row('F', 'push along the axle = Z·Q·sin α', roundTo(here.preloadN, 1), 'N'),
       row('Q', 'load of the worst ball', roundTo(here.worstN, 1), 'N'),

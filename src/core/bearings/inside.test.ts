@@ -76,14 +76,24 @@ describe('what a turn of the cone does inside', () => {
 
   test('what the balls carry across the axle is what the wheel puts on them', () => {
     // At the limit of play the row that carries: Stribeck's 4.37·F / (Z·cos α), for a single row without play.
-    const { worstBallN } = contact({ tighterDeg: 0, wheelLoadN: 350 });
+    const { worstBallN } = contact({ tighterDeg: 0, acrossN: 350 });
     expect(worstBallN / ((4.37 * 350) / (10 * Math.cos(Math.PI / 4)))).toBeCloseTo(1, 1);
   });
 
+  test('a load along the axle, as a headset’s lower row bears, is shared by all its balls and is no preload', () => {
+    const alone = contact({ tighterDeg: 0, acrossN: 0, alongN: 350 });
+    expect(alone.worstBallN).toBeCloseTo(350 / (10 * Math.sin(Math.PI / 4)), 1);
+    expect(alone.loadedBalls).toBeCloseTo(10, 6);
+    expect(alone.preloadN).toBe(0);
+    expect(contact({ alongN: 350 }).worstBallN).toBeGreaterThan(contact({ acrossN: 0, alongN: 350 }).worstBallN);
+    expect(contact({ tighterDeg: 20, alongN: 350 }).worstBallN).toBeGreaterThan(contact({ tighterDeg: 20 }).worstBallN);
+  });
+
   test('never a negative load, whatever is asked', () => {
+    const load = fc.integer({ min: 0, max: 3000 });
     fc.assert(
-      fc.property(fc.integer({ min: -120, max: 120 }), fc.integer({ min: 0, max: 3000 }), (tighterDeg, wheelLoadN) => {
-        const answered = contact({ tighterDeg, wheelLoadN });
+      fc.property(fc.integer({ min: -120, max: 120 }), load, load, (tighterDeg, acrossN, alongN) => {
+        const answered = contact({ tighterDeg, acrossN, alongN });
         return answered.preloadN >= 0 && answered.worstBallN >= 0 && answered.lifeShare >= 0 && answered.lifeShare <= 1;
       }),
       { numRuns: 40 },

@@ -21,7 +21,7 @@ export const practiceLevels = defineCalculator({
           circleMm: level.circleMm,
           pitchMm: level.pitchMm,
           cup: level.cup,
-          wheelLoadN: 20,
+          acrossN: 20,
           axle: level.what === 'hub' ? { areaMm2: 40, spanMm: level.rowsApartMm } : null,
         });
         if (!inside.ok) throw new Error(inside.errors.map((error) => `${error.path} ${error.message}`).join('; '));

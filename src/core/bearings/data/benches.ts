@@ -35,6 +35,8 @@ export const benchRows = parseTable(
     reachMm: z.number(),
     rowsApartMm: z.number(),
     circleMm: z.number(),
+    loadAcrossN: z.number(),
+    loadAlongN: z.number(),
     cartridges: z.string().nullable(),
     leaveWhy: z.string().nullable(),
     caution: z.string().nullable(),
