@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { applyCommand, type Command, type Envelope } from '@/model/commands';
 import { newBicycle, USUAL_SETTINGS } from '@/model/fresh';
 import { openBicycle } from '@/model/migrate';
+import { practised } from '@/model/practice';
 import type { Bicycle, StockItem } from '@/model/record';
 import { demoWorkshop } from '@/model/demoWorkshop';
 import { memoryBrowser as browser } from '../../tests/memoryBrowser';
@@ -432,5 +433,19 @@ describe('the drawer', () => {
     const again = shared.tab(3);
     await again.load();
     expect(again.store.getState().settings).toMatchObject({ name: 'Hall', labourPerHour: 1200 });
+  });
+
+  test('two tabs that practise the same level both count, and the best of both stays', async () => {
+    const shared = browser();
+    const [one, two] = [shared.tab(1), shared.tab(2)];
+    await Promise.all([one.load(), two.load()]);
+    const round = (tab: typeof one, total: number) =>
+      tab.changeSettings((kept) => practised(kept, 'worn', total, '2026-11-25T10:00:00.000Z'));
+    await round(one, 80);
+    await round(two, 62);
+    await round(two, 71);
+    const again = shared.tab(3);
+    await again.load();
+    expect(again.store.getState().settings.practice.worn).toMatchObject({ rounds: 3, best: 80, last: 71 });
   });
 });

@@ -58,6 +58,8 @@ export interface Seed {
   stock?: StockItem[];
 }
 
+export type SettingsChange = Partial<WorkshopSettings> | ((kept: WorkshopSettings) => Partial<WorkshopSettings>);
+
 export interface Workshop {
   store: StoreApi<WorkshopState>;
   database: Database;
@@ -76,7 +78,8 @@ export interface Workshop {
   markShared(ids: string[], at: string): Promise<void>;
   removeBicycle(id: string): Promise<void>;
   noteDrawn(id: string, revision: number, drawn: Summary['drawn']): void;
-  changeSettings(changes: Partial<WorkshopSettings>): Promise<void>;
+  /** A change is told by what is kept when it is written, so that what another tab changed within the same field stays. */
+  changeSettings(changes: SettingsChange): Promise<void>;
   /** Puts rows into the drawer, or newer versions of them. Resolves to whether they were written. */
   putStock(items: StockItem[]): Promise<boolean>;
   markExported(): Promise<void>;
@@ -435,13 +438,17 @@ export function createWorkshop(around: Surroundings): Workshop {
       void database.writeSummary(id, next).catch(() => undefined);
     },
     async changeSettings(changes) {
-      const settings = { ...store.getState().settings, ...changes };
-      store.setState({ settings });
+      const changed = (kept: WorkshopSettings) => ({
+        ...kept,
+        ...(typeof changes === 'function' ? changes(kept) : changes),
+      });
+      const before = store.getState().settings;
+      store.setState({ settings: changed(before) });
       try {
         await around.locked('settings', async () => {
           // What another tab has changed meanwhile stays.
-          const stored = openSettings(await database.readSetting('workshop')) ?? store.getState().settings;
-          const next = { ...stored, ...changes };
+          const stored = openSettings(await database.readSetting('workshop')) ?? before;
+          const next = changed(stored);
           await database.writeSetting('workshop', next);
           store.setState({ settings: next });
         });

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
 import { hiddenHub, scoreRound, toldInWords, type PracticeLevel } from '@/core/practice/hub';
+import { practised } from '@/model/practice';
 import { useKeys } from '@/ui/keys/useKeys';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
 import { Adviser } from './Adviser';
@@ -53,20 +54,10 @@ export function Round({
   const hasSkewer = level.squeezeDeg > 0;
   const finish = useCallback(() => {
     const { total } = scoreRound(room.hub, room.view().state);
-    const before = settings.practice[level.id];
     setDone(true);
-    void workshop.changeSettings({
-      practice: {
-        ...settings.practice,
-        [level.id]: {
-          rounds: (before?.rounds ?? 0) + 1,
-          best: Math.max(before?.best ?? 0, total),
-          last: total,
-          at: new Date().toISOString(),
-        },
-      },
-    });
-  }, [room, settings.practice, level.id, workshop]);
+    const at = new Date().toISOString();
+    void workshop.changeSettings((kept) => practised(kept, level.id, total, at));
+  }, [room, level.id, workshop]);
   const hands = done || playing;
   const act = (deed: () => void) => () => {
     if (!hands) deed();

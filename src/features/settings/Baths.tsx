@@ -22,9 +22,9 @@ const PROCESSES = [
 export function Baths() {
   const { baths } = useSettings();
   const workshop = useWorkshop();
-  const put = (next: Bath[]) => void workshop.changeSettings({ baths: next });
+  const put = (next: (kept: Bath[]) => Bath[]) => void workshop.changeSettings((kept) => ({ baths: next(kept.baths) }));
   const change = (id: string, changes: Partial<Bath>) =>
-    put(baths.map((bath) => (bath.id === id ? { ...bath, ...changes } : bath)));
+    put((kept) => kept.map((bath) => (bath.id === id ? { ...bath, ...changes } : bath)));
   return (
     <Section title="Baths">
       <Typography sx={{ maxWidth: '62ch', mb: 1 }}>
@@ -79,7 +79,7 @@ export function Baths() {
             <Button
               color="inherit"
               aria-label={`Remove ${bath.label}`}
-              onClick={() => put(baths.filter((each) => each.id !== bath.id))}
+              onClick={() => put((kept) => kept.filter((each) => each.id !== bath.id))}
               sx={{ minHeight: 44 }}
             >
               Remove
@@ -92,18 +92,16 @@ export function Baths() {
         color="inherit"
         sx={{ mt: 1, minHeight: 48 }}
         disabled={baths.length >= 30}
-        onClick={() =>
-          put([
-            ...baths,
-            {
-              id: newId(),
-              label: `Bath ${baths.length + 1}`,
-              process: PROCESSES[0][0],
-              capacityMl: 3000,
-              fillShare: 0.6,
-            },
-          ])
-        }
+        onClick={() => {
+          const fresh: Bath = {
+            id: newId(),
+            label: `Bath ${baths.length + 1}`,
+            process: PROCESSES[0][0],
+            capacityMl: 3000,
+            fillShare: 0.6,
+          };
+          put((kept) => [...kept, fresh]);
+        }}
       >
         One more bath
       </Button>

@@ -31,7 +31,7 @@ function RuleRow({ rule }: { rule: HouseRule }) {
         hideLabel
         options={rule.options.map((option) => ({ id: option.value, label: option.label }))}
         value={value}
-        onChoose={(next) => void workshop.changeSettings(changedRule(settings, rule.key, next))}
+        onChoose={(next) => void workshop.changeSettings((kept) => changedRule(kept, rule.key, next))}
       />
       <Typography sx={{ mt: 0.75, color: 'text.secondary' }}>{chosen?.words}</Typography>
     </Box>
