@@ -5,6 +5,7 @@ import { WorkshopContext, useWorkshop, useWorkshopState, type StageProps } from 
 import type { Command } from '@/model/commands';
 import { newBicycle, USUAL_SETTINGS } from '@/model/fresh';
 import type { Bicycle, WorkshopSettings } from '@/model/record';
+import type { Workshop } from '@/store/workshop';
 import { theme } from '@/ui/theme';
 import { memoryBrowser } from './memoryBrowser';
 
@@ -22,7 +23,7 @@ export async function drawStage(
   Stage: ComponentType<StageProps>,
   commands: Command[] = [],
   settings: Partial<WorkshopSettings> = {},
-): Promise<{ record(): Bicycle }> {
+): Promise<{ record(): Bicycle; workshop: Workshop }> {
   const workshop = memoryBrowser().tab(1);
   await workshop.load(() => ({
     bicycles: [newBicycle('b1', AT, 'Green tourer')],
@@ -39,5 +40,5 @@ export async function drawStage(
     </ThemeProvider>,
   );
   await act(() => workshop.settled());
-  return { record: () => workshop.store.getState().bicycles.b1! };
+  return { record: () => workshop.store.getState().bicycles.b1!, workshop };
 }

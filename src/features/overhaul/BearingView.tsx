@@ -27,9 +27,13 @@ export function BearingView({
 }: StageProps & { bench: BearingBench; choices: { id: string; title: string }[]; onAll(): void }) {
   const tray = trayFor(bicycle, bench.place);
   const setting = useSetting(bicycle, tray, bench);
-  // What is at hand stays at hand until it is said to be done, also where the first word on it counts as done.
-  const [at, setAt] = useState<string | null>(() => openSteps(bench.steps, workedSteps(tray))[0]?.id ?? null);
-  const now = bench.steps.find((step) => step.id === at) ?? null;
+  const worked = workedSteps(tray);
+  const open = openSteps(bench.steps, worked);
+  const [at, setAt] = useState<string | null>(open[0]?.id ?? null);
+  // What is at hand stays at hand until it is said to be done, also where the first word on it counts as done; a step
+  // whose forerunner was taken back waits again.
+  const stays = at !== null && (worked.includes(at) || open.some((step) => step.id === at));
+  const now = (stays ? bench.steps.find((step) => step.id === at) : open[0]) ?? null;
   // Once every step is done, what is left to say is when it is due again.
   const atHand = now ? partOf(now, bench) : 'next';
   return (

@@ -41,7 +41,7 @@ function Tracks({ send, tray, bench }: Pick<StageProps, 'send'> & { tray: Tray; 
   return (
     <Box sx={{ gridColumn: '1 / -1', display: 'grid', gap: 1.5 }}>
       {bench.rows.map(({ id }) => (
-        <Box key={id} sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'end' }}>
+        <Box key={id} sx={{ display: 'flex', columnGap: 3, rowGap: 1.5, flexWrap: 'wrap', alignItems: 'end' }}>
           {(['cup', 'cone'] as const).map((part) => (
             <Choices
               key={part}
@@ -66,7 +66,7 @@ export function Look({ bicycle, send, tray, bench }: StageProps & { tray: Tray; 
   const opened = bench.kind === 'cup-and-cone';
   return (
     <>
-      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: { xs: 1.5, sm: 2 } }}>
         <Choices
           label={opened ? 'Grease it came with' : 'Grease under the seal'}
           options={GREASE}

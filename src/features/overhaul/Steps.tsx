@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
-import type { ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import { openSteps, type BearingBench, type OverhaulStep } from '@/core/bearings/benchTypes';
 import { turnAt } from '@/core/strip/tray';
 import { workedSteps } from '@/model/bearings';
@@ -19,9 +19,16 @@ function Now({
   children,
 }: Pick<StageProps, 'bicycle'> & { step: OverhaulStep; onDone(): void; children: ReactNode }) {
   const question = step.turn && turnAt({ turn: { ...step.turn, nuttedOnly: false } }, bicycle.kind, 'tighten');
+  const title = useRef<HTMLDivElement>(null);
+  const first = useRef(step.id);
+  // The next step is read from its title, wherever the hand had scrolled to on the one before.
+  useEffect(() => {
+    if (first.current !== step.id) title.current?.scrollIntoView({ block: 'nearest' });
+    first.current = step.id;
+  }, [step.id]);
   return (
     <Box>
-      <Box aria-live="polite">
+      <Box aria-live="polite" ref={title} sx={{ scrollMarginTop: 12 }}>
         <Box sx={{ fontSize: '1.45rem', fontWeight: 660, lineHeight: 1.25 }}>{step.title}</Box>
         {step.forget && <Box sx={{ mt: 0.75, fontSize: '1.05rem' }}>{step.forget}</Box>}
         {step.compound && (

@@ -1,4 +1,4 @@
-import { cleanup, screen, waitFor, within } from '@testing-library/react';
+import { act, cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Command } from '@/model/commands';
 import { drawStage } from '../../../tests/stage';
@@ -67,6 +67,16 @@ describe('the card of a bearing', () => {
     expect(button(/^Before/)).toHaveTextContent('gritty, slight play');
     expect(record().trays[0]!.worked).toEqual([]);
     expect(screen.getByText(/Degrease cups, cones/)).toBeInTheDocument();
+  });
+
+  test('a step that is taken back is at hand again, where the next one cannot be worked without it', async () => {
+    onBench('hub.front');
+    const { record, workshop } = await drawStage(Overhaul);
+    await userEvent.click(await screen.findByRole('button', { name: 'Done, next' }));
+    expect(screen.getByText(/^Degrease cups, cones/)).toBeInTheDocument();
+    act(() => workshop.undo('b1'));
+    expect(record().trays[0]?.worked ?? []).toEqual([]);
+    expect(screen.getByText('Feel it and note it as it is')).toBeInTheDocument();
   });
 
   test('each line says what stands there, and what was opened is open again after a reload', async () => {
