@@ -50,7 +50,13 @@ export function Choices<Value extends string>({
         value={value}
         aria-labelledby={id}
         onChange={(_event, next: Value | null) => next !== null && onChoose(next)}
-        sx={{ flexWrap: 'wrap', rowGap: '6px' }}
+        sx={{
+          flexWrap: 'wrap',
+          rowGap: '6px',
+          pl: '1px',
+          // A choice that begins a further line has its left edge too.
+          '& .MuiToggleButtonGroup-grouped': { ml: '-1px', borderLeft: '1px solid', borderLeftColor: 'divider' },
+        }}
       >
         {options.map((option) => (
           <ToggleButton key={option.id} value={option.id}>
