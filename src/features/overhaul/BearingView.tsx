@@ -32,8 +32,8 @@ export function BearingView({
   const [at, setAt] = useState<string | null>(open[0]?.id ?? null);
   // What is at hand stays at hand until it is said to be done, also where the first word on it counts as done; a step
   // whose forerunner was taken back waits again.
-  const stays = at !== null && (worked.includes(at) || open.some((step) => step.id === at));
-  const now = (stays ? bench.steps.find((step) => step.id === at) : open[0]) ?? null;
+  const held = bench.steps.find(({ id }) => id === at && (worked.includes(id) || open.some((step) => step.id === id)));
+  const now = held ?? open[0] ?? null;
   // Once every step is done, what is left to say is when it is due again.
   const atHand = now ? partOf(now, bench) : 'next';
   return (

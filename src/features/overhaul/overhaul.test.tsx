@@ -79,6 +79,24 @@ describe('the card of a bearing', () => {
     expect(screen.getByText('Feel it and note it as it is')).toBeInTheDocument();
   });
 
+  test('another assembly that is found there has steps of its own at hand', async () => {
+    onBench('hub.front');
+    const { workshop } = await drawStage(Overhaul, [
+      { type: 'workStep', place: 'hub.front', step: 'feel', done: true },
+      { type: 'workStep', place: 'hub.front', step: 'clean', done: true },
+      { type: 'workStep', place: 'hub.front', step: 'look', done: true },
+      { type: 'workStep', place: 'hub.front', step: 'roll', done: true },
+    ]);
+    await screen.findByLabelText('One ball');
+    await act(async () => {
+      workshop.send('b1', { type: 'workStep', place: 'hub.front', step: 'measure', done: true });
+      workshop.send('b1', { type: 'chooseAssembly', place: 'hub.front', assembly: 'hub-front-dynamo' });
+      await workshop.settled();
+    });
+    expect(await screen.findByText('Dry the plug, look at the wire; leave the hub shut')).toBeInTheDocument();
+    expect(screen.queryByText('Every step is done')).toBeNull();
+  });
+
   test('each line says what stands there, and what was opened is open again after a reload', async () => {
     onBench('hub.front');
     const commands: Command[] = [
