@@ -6,12 +6,16 @@ import { bearingSection } from '@/core/bearings/section';
 import { fitSection } from '@/core/bearings/sectionLabels';
 import type { BearingSection, RowFace, SectionInput, SectionRow, SectionShape } from '@/core/bearings/sectionTypes';
 import { ballRowLabel } from '@/core/strip/tray';
+import { useWidth } from '@/ui/useWidth';
 
 const LINE = 'var(--mui-palette-sheet-line)';
 const FAINT = 'var(--mui-palette-sheet-faint)';
 const PAPER = 'var(--mui-palette-sheet-paper)';
 const ACCENT = 'var(--mui-palette-primary-main)';
 const WORDS = 'var(--mui-palette-text-secondary)';
+
+/** Below this the rows seen along the axle stand under the section. */
+const STACKED_BELOW_PX = { across: 560, upright: 440 } as const;
 
 type Track = 'bright' | 'dull' | 'pitted';
 
@@ -140,13 +144,17 @@ export function SectionDrawing({
   onTrack?(track: string): void;
 }) {
   const id = useId();
-  const stacked = useMediaQuery('(max-width: 600px)');
+  const narrow = useMediaQuery('(max-width: 600px)');
+  const { ref, width } = useWidth<SVGSVGElement>();
+  // Until the sheet is measured it has its usual width.
+  const widePx = width || (narrow ? 358 : 626);
+  const stacked = widePx < STACKED_BELOW_PX[input.upright ? 'upright' : 'across'];
   const section = useMemo(() => bearingSection({ ...input, stacked }), [input, stacked]);
   const { widthMm, heightMm, shapes, faces, setAt } = section;
   const tallPx = stacked ? (faces.length > 0 ? 400 : 300) : input.upright ? 440 : 320;
   const fitted = useMemo(
-    () => fitSection(section, { widePx: stacked ? 358 : 626, tallPx, textPx: 12.5, rowNamePx: 24 }, !stacked),
-    [section, stacked, tallPx],
+    () => fitSection(section, { widePx, tallPx, textPx: 12.5, rowNamePx: 24 }, !stacked),
+    [section, stacked, widePx, tallPx],
   );
   const { labels, aboveMm, leftMm, underMm, mmPerPx: scale } = fitted;
   const stateOf = ({ row, part }: SectionShape) =>
@@ -167,6 +175,7 @@ export function SectionDrawing({
   return (
     <Box component="figure" sx={{ m: 0, mb: 2 }}>
       <svg
+        ref={ref}
         viewBox={`${-leftMm} ${-aboveMm} ${widthMm + leftMm} ${heightMm + aboveMm + underMm}`}
         role="img"
         aria-label={words.join('. ')}
