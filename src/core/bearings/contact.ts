@@ -88,18 +88,28 @@ function crossing(f: (x: number) => number, low: number, high: number): number {
 }
 
 /**
+ * Loads of the row that fares worse, whose cone stands so many degrees tighter than where play ends. A load along the axle
+ * seats one row and leaves the other its play: which is worse depends on the setting.
+ */
+function loadsAt(question: Question, tighterDeg: number, stiffness: number): Loads {
+  const free = rowAt(question, tighterDeg, stiffness, 0);
+  if (question.alongN === 0) return free;
+  const seated = rowAt(question, tighterDeg, stiffness, question.alongN);
+  return seated.worstN > free.worstN ? seated : free;
+}
+
+/**
  * Loads of one row whose cone stands so many degrees tighter than where play ends. The turn is shared by two rows; what the
  * axle stretches is lost. Along and across the axle the row moves until its balls carry the load.
  */
-function loadsAt(question: Question, tighterDeg: number, stiffness: number): Loads {
-  const { balls, contactDeg, pitchMm, acrossN, alongN, axle } = question;
+function rowAt(question: Question, tighterDeg: number, stiffness: number, alongN: number): Loads {
+  const { balls, contactDeg, pitchMm, acrossN, axle } = question;
   const sin = Math.sin((contactDeg * Math.PI) / 180);
   const cos = Math.cos((contactDeg * Math.PI) / 180);
   const travelMm = (tighterDeg / 360) * pitchMm;
   const pushOf = (axialMm: number) => balls * sin * ballLoad(axialMm * sin, stiffness);
   const give = axle ? axle.spanMm / (STEEL_MPA * axle.areaMm2) : 0;
   const setMm = travelMm <= 0 ? travelMm / 2 : crossing((a) => 2 * a + pushOf(a) * give - travelMm, 0, travelMm / 2);
-  // The row that takes the load along the axle is pushed further in; what the other row loses is let pass: the worst counts.
   const axialMm = alongN === 0 ? setMm : crossing((a) => pushOf(a) - pushOf(setMm) - alongN, 0, MOST_APPROACH_MM);
   const angles = Array.from({ length: ROUND }, (_, i) => Math.cos((2 * Math.PI * i) / ROUND));
   const at = (acrossMm: number) => angles.map((angle) => ballLoad(axialMm * sin + acrossMm * cos * angle, stiffness));
@@ -119,7 +129,8 @@ function loadsAt(question: Question, tighterDeg: number, stiffness: number): Loa
 /**
  * What a turn of the cone does inside: load on the balls, pressure at the tracks, friction, and what it costs in life.
  *
- * Approach of a ball δ = (K_cone + K_cup)·Q^⅔ (Hertz); axial push F = Z·Q·sin α; friction M = ½·μ·ΣQ·D, μ = 0.002; life falls
+ * Approach of a ball δ = (K_cone + K_cup)·Q^⅔ (Hertz); axial push F = Z·Q·sin α; a load along the axle adds to F on one row,
+ * and the row that fares worse is told; friction M = ½·μ·ΣQ·D, μ = 0.002; life falls
  * with the cube of the mean load. A hardened track keeps a mark from 4,200 MPa (ISO 76), a thin pressed cup sooner.
  * Units: mm, N, MPa, N·mm, degrees of cone. Errors: sizes outside those of a bicycle. Source: Hertz; Hamrock and Brewe 1983.
  * Example: a front hub with ten 3/16 in balls, thirty degrees too tight: its pressed cups are near their limit.

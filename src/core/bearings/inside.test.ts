@@ -85,6 +85,9 @@ describe('what a turn of the cone does inside', () => {
     expect(alone.worstBallN).toBeCloseTo(350 / (10 * Math.sin(Math.PI / 4)), 1);
     expect(alone.loadedBalls).toBeCloseTo(10, 6);
     expect(alone.preloadN).toBe(0);
+    // Its other row is not seated by it: play hammers that one as it does in a hub.
+    expect(contact({ tighterDeg: -24, alongN: 350 }).worstBallN).toBeGreaterThan(contact({ alongN: 350 }).worstBallN);
+    expect(contact({ tighterDeg: -24, alongN: 350 }).lifeShare).toBeLessThan(0.9);
     expect(contact({ alongN: 350 }).worstBallN).toBeGreaterThan(contact({ acrossN: 0, alongN: 350 }).worstBallN);
     expect(contact({ tighterDeg: 20, alongN: 350 }).worstBallN).toBeGreaterThan(contact({ tighterDeg: 20 }).worstBallN);
   });

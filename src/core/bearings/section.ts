@@ -17,7 +17,7 @@ const EDGE_MM = 1;
 const ROOM_MM = 5;
 /** A slip of the caliper may leave no room between bore and outside; it is drawn all the same, and told beside it. */
 const LEAST_BALL_MM = 0.2;
-/** Rows of a wide hub are drawn nearer; nothing else is out of scale. */
+/** Rows of a wide hub are drawn nearer than this many ball circles. */
 const MOST_APART = 2.6;
 const MOST_APART_UPRIGHT = 1.9;
 

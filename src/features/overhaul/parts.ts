@@ -62,6 +62,7 @@ export function partTitle(part: Part, bench: BearingBench): string {
   }
 }
 
+const FATES = { keep: 'kept', repack: 'packed again', renew: 'new one' } as const;
 const spoken = (word: string) => word.replace('-', ' ');
 
 function felt(state: Tray['before']): string {
@@ -86,7 +87,7 @@ function looked(tray: Tray, bench: BearingBench): string {
   const rest = (['grease', 'balls', 'seal'] as const).flatMap((what) =>
     tray.seen[what] === 'unknown' ? [] : [`${what} ${tray.seen[what] === 'short' ? 'too few' : tray.seen[what]}`],
   );
-  return [...worn, ...bright, ...rest].join('; ');
+  return [...worn, ...bright, ...rest, ...(tray.runOn ? ['runs on'] : [])].join('; ');
 }
 
 function measured(tray: Tray, bench: BearingBench): string {
@@ -106,7 +107,6 @@ function measured(tray: Tray, bench: BearingBench): string {
     })
     .join(' · ');
 }
-const FATES = { keep: 'kept', repack: 'packed again', renew: 'new one' } as const;
 
 /** What stands on a part of the card, in a few words; empty where nothing does yet. */
 export function partWords(part: Part, tray: Tray, bench: BearingBench): string {
@@ -116,7 +116,7 @@ export function partWords(part: Part, tray: Tray, bench: BearingBench): string {
     case 'after':
       return felt(tray.after);
     case 'look':
-      return looked(tray, bench) + (tray.runOn ? '; runs on' : '');
+      return looked(tray, bench);
     case 'measure':
       return measured(tray, bench);
     case 'set': {
