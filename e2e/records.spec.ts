@@ -22,7 +22,8 @@ function kept(page: Page, workshop: string): Promise<Record<string, unknown>> {
           const keys = store.getAllKeys();
           keys.onsuccess = () => {
             open.result.close();
-            resolve(Object.fromEntries(all.result.map((row, i) => [keys.result[i] as string, row as unknown])));
+            const rows = all.result as { bicycle: unknown }[];
+            resolve(Object.fromEntries(rows.map(({ bicycle }, i) => [keys.result[i] as string, bicycle])));
           };
         };
       }),

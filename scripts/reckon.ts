@@ -3,25 +3,27 @@ import { createInterface } from 'node:readline';
 import { writeSync } from 'node:fs';
 import { z } from 'zod';
 import { calculator, registry } from '../src/core/registry';
-import { parseJson, reckon, type Reckoning } from '../src/core/reckon';
+import { bodyOf, parseJson, reckon } from '../src/core/reckon';
 
 const REFUSED = 2;
 
 function write(value: unknown): void {
-  const bytes = Buffer.from(`${JSON.stringify(value)}\n`);
+  writeText(`${JSON.stringify(value)}\n`);
+}
+
+function writeText(text: string): void {
+  const bytes = Buffer.from(text);
   let written = 0;
   while (written < bytes.length) {
     try {
       written += writeSync(1, bytes, written);
     } catch (error) {
-      if ((error as NodeJS.ErrnoException).code !== 'EAGAIN') throw error;
+      const { code } = error as NodeJS.ErrnoException;
+      // Whoever reads has gone: there is nobody left to answer.
+      if (code === 'EPIPE') process.exit(0);
+      if (code !== 'EAGAIN') throw error;
     }
   }
-}
-
-function bodyOf(result: Reckoning): unknown {
-  if (result.status === 'ok') return result.output;
-  return result.status === 'refused' ? { errors: result.errors } : { errors: result.errors, ids: result.ids };
 }
 
 function reckonText(id: string, text: string): { body: unknown; refused: boolean } {
@@ -52,7 +54,7 @@ async function main(): Promise<number> {
     return REFUSED;
   }
   if (flags.has('--list')) {
-    for (const { id: listed, title } of registry) process.stdout.write(`${listed}\t${title}\n`);
+    writeText(registry.map(({ id: listed, title }) => `${listed}\t${title}\n`).join(''));
     return 0;
   }
   const found = id === undefined ? undefined : calculator(id);

@@ -59,7 +59,11 @@ export const TABLES: TableSource[] = [
   { csv: 'assembly_parts.csv', json: 'src/core/strip/data/assemblyParts.json' },
   { csv: 'assembly_steps.csv', json: 'src/core/strip/data/assemblySteps.json' },
   { csv: 'strip_order.csv', json: 'src/core/strip/data/stripOrder.json' },
-  { csv: 'bearing_benches.csv', json: 'src/core/bearings/data/benches.json', text: ['cartridges', 'inside', 'circles'] },
+  {
+    csv: 'bearing_benches.csv',
+    json: 'src/core/bearings/data/benches.json',
+    text: ['cartridges', 'inside', 'circles'],
+  },
   { csv: 'bearing_fittings.csv', json: 'src/core/bearings/data/fittings.json', text: ['inner', 'outer'] },
   { csv: 'overhaul_steps.csv', json: 'src/core/bearings/data/overhaulSteps.json' },
   { csv: 'practice_levels.csv', json: 'src/core/practice/data/levels.json' },

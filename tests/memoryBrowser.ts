@@ -1,10 +1,14 @@
-import type { Database } from '@/store/database';
+import type { Database, StoredBicycle } from '@/store/database';
+import { keepBefore } from '@/store/keepBefore';
 import { createJournal, type JournalStorage } from '@/store/journal';
 import { createWorkshop, type StoreMessage, type Surroundings } from '@/store/workshop';
 
 /** A record as a database hands it out: never the same object twice. */
 function copied<T>(value: T): T {
-  return value === undefined ? value : (JSON.parse(JSON.stringify(value)) as T);
+  if (value === undefined) return value;
+  // A file is handed out as it is; what lies beside one is little.
+  if (Object.values(value ?? {}).some((each) => each instanceof Blob)) return { ...value };
+  return JSON.parse(JSON.stringify(value)) as T;
 }
 
 function memoryDatabase() {
@@ -13,6 +17,7 @@ function memoryDatabase() {
   const histories = new Map<string, unknown>();
   const settings = new Map<string, unknown>();
   const photos = new Map<string, Blob>();
+  const watchers = new Set<() => void>();
   const put = (map: Map<string, unknown>) => (key: string, value: unknown) => {
     if (database.full) return Promise.reject(new Error('QuotaExceededError'));
     map.set(key, copied(value));
@@ -24,16 +29,24 @@ function memoryDatabase() {
     records,
     photos,
     settings,
+    histories,
     full: false,
-    readBicycle: get(records),
-    writeBicycle: put(records),
-    removeBicycle: drop(records),
+    async readBicycle(id: string) {
+      const record = await get(records)(id);
+      return record === null ? null : { record, history: await get(histories)(id) };
+    },
+    async writeBicycle(id: string, stored: StoredBicycle) {
+      await put(records)(id, stored.record);
+      await put(histories)(id, stored.history);
+    },
+    async removeBicycle(id: string) {
+      await drop(records)(id);
+      await drop(histories)(id);
+    },
     bicycleIds: () => Promise.resolve([...records.keys()]),
     readSummaries: () => Promise.resolve([...summaries.values()].map(copied)),
     writeSummary: put(summaries),
     removeSummary: drop(summaries),
-    readHistory: get(histories),
-    writeHistory: put(histories),
     readSetting: get(settings),
     writeSetting: put(settings),
     removeSetting: drop(settings),
@@ -44,6 +57,16 @@ function memoryDatabase() {
       return Promise.resolve();
     },
     removePhoto: (id: string) => Promise.resolve(void photos.delete(id)),
+    photoIds: () => Promise.resolve([...photos.keys()]),
+    watch(gone: () => void) {
+      watchers.add(gone);
+      return () => void watchers.delete(gone);
+    },
+    /** The browser takes everything away, as clearing its data does. */
+    takeAway() {
+      for (const map of [records, summaries, histories, settings, photos]) map.clear();
+      watchers.forEach((gone) => gone());
+    },
   } satisfies Database & Record<string, unknown>;
   return database;
 }
@@ -68,7 +91,7 @@ function mortal(database: Database, writesToLive: number): Database {
   return Object.fromEntries(
     Object.entries(database).map(([name, method]) => [
       name,
-      typeof method === 'function' && /^(write|read|remove|bicycle)/.test(name)
+      typeof method === 'function' && /^(write|read|remove|bicycle|photo)/.test(name)
         ? (...args: unknown[]) => {
             if (dead()) return Promise.reject(new Error('the tab is gone'));
             if (/^(write|remove)/.test(name) && --left === 0) return Promise.reject(new Error('the tab dies here'));
@@ -88,9 +111,30 @@ export function memoryBrowser() {
   const tails = new Map<string, Promise<unknown>>();
   let ids = 0;
   let clock = Date.parse('2026-11-25T10:00:00.000Z');
-  const tab = (number: number, writesToLive = Infinity) => {
-    const around: Surroundings = {
-      database: mortal(database, writesToLive),
+  const held = new Set<string>();
+  const around = (number: number, writesToLive = Infinity): Surroundings => {
+    const mine = mortal(database, writesToLive);
+    const locked: Surroundings['locked'] = (name, work) => {
+      const before = tails.get(name) ?? Promise.resolve();
+      const holding = async () => {
+        held.add(name);
+        try {
+          return await work();
+        } finally {
+          held.delete(name);
+        }
+      };
+      const next = before.then(holding, holding);
+      tails.set(
+        name,
+        next.catch(() => undefined),
+      );
+      return next;
+    };
+    return {
+      database: mine,
+      keepBefore: (at) => keepBefore({ database: mine, locked }, at),
+      isLocked: (name) => Promise.resolve(held.has(name)),
       journal: createJournal(storage, 'test'),
       channel: {
         post: (message) => listeners.filter((l) => l.tab !== number).forEach((l) => l.heard(message)),
@@ -100,19 +144,12 @@ export function memoryBrowser() {
           return () => void listeners.splice(listeners.indexOf(entry), 1);
         },
       },
-      locked(name, work) {
-        const before = tails.get(name) ?? Promise.resolve();
-        const mine = before.then(work, work);
-        tails.set(
-          name,
-          mine.catch(() => undefined),
-        );
-        return mine;
-      },
+      locked,
       now: () => new Date((clock += 1)).toISOString(),
       newId: () => `id${String(ids++).padStart(5, '0')}`,
     };
-    return createWorkshop(around);
   };
-  return { database, storage, tab };
+  const tab = (number: number, writesToLive = Infinity, patienceMs?: number) =>
+    createWorkshop(around(number, writesToLive), patienceMs);
+  return { database, storage, tab, around };
 }

@@ -23,7 +23,15 @@ export function defineCalculator<Schema extends z.ZodType, Output>(
   return calculator;
 }
 
-export type Answer<Output = unknown> = { ok: true; output: Output } | { ok: false; errors: InputError[] };
+/** How many refused fields are told at once; of the rest it is said how many they are. */
+const MOST_ERRORS = 20;
+
+/** `more`: how many refused fields besides; left out where all are told. */
+export interface Refusal {
+  errors: InputError[];
+  more?: number;
+}
+export type Answer<Output = unknown> = { ok: true; output: Output } | ({ ok: false } & Refusal);
 
 /**
  * Parses unknown input with the calculator's schema and runs it.
@@ -34,8 +42,20 @@ export function answer<Schema extends z.ZodType, Output>(
   input: unknown,
 ): Answer<Output> {
   const parsed = calculator.input.safeParse(input, { reportInput: true });
-  if (!parsed.success) return { ok: false, errors: inputErrors(parsed.error.issues) };
+  if (!parsed.success) return { ok: false, ...refusal(parsed.error.issues) };
   return { ok: true, output: calculator.run(parsed.data) };
+}
+
+function refusal(issues: readonly z.core.$ZodIssue[]): Refusal {
+  // Only what is told is put into words: a long list of slips costs no more than a short one.
+  const errors = inputErrors(issues.slice(0, MOST_ERRORS));
+  const told = errors.slice(0, MOST_ERRORS);
+  const more = errors.length - told.length + countErrors(issues.slice(MOST_ERRORS));
+  return more > 0 ? { errors: told, more } : { errors: told };
+}
+
+function countErrors(issues: readonly z.core.$ZodIssue[]): number {
+  return issues.reduce((sum, issue) => sum + (issue.code === 'unrecognized_keys' ? issue.keys.length : 1), 0);
 }
 
 /**

@@ -3,7 +3,7 @@ import { calculator, calculatorIds } from './registry';
 
 export type Reckoning =
   | { status: 'ok'; output: unknown }
-  | { status: 'refused'; errors: InputError[] }
+  | { status: 'refused'; errors: InputError[]; more?: number }
   | { status: 'unknown-id'; errors: InputError[]; ids: string[] };
 
 /** Runs a calculator by its id on unknown input; the way in for worker, command line and HTTP alike. */
@@ -17,7 +17,16 @@ export function reckon(id: string, input: unknown): Reckoning {
     };
   }
   const result = answer(found, input);
-  return result.ok ? { status: 'ok', output: result.output } : { status: 'refused', errors: result.errors };
+  if (result.ok) return { status: 'ok', output: result.output };
+  const { errors, more } = result;
+  return more === undefined ? { status: 'refused', errors } : { status: 'refused', errors, more };
+}
+
+/** A reckoning as every caller outside is told it. */
+export function bodyOf(result: Reckoning): unknown {
+  if (result.status === 'ok') return result.output;
+  const { status: _status, ...body } = result;
+  return body;
 }
 
 /** Parses JSON text, or says in words that it is none. */

@@ -42,6 +42,7 @@ import {
 } from './record';
 import { changedLeaves, leafValue, same, withLeaves } from './leaves';
 import { newTray, UNCOUNTED, UNMEASURED } from './fresh';
+import { stampOf } from './stamps';
 
 const id = z.string().min(1).max(64);
 const at = z.iso.datetime();
@@ -154,14 +155,14 @@ export const command = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('benchAt'), bench: benchPosition.nullable() }),
   z.strictObject({ type: z.literal('archive'), at: at.nullable() }),
   /** A person's choice between two values that were entered without knowing of each other. */
-  z.strictObject({ type: z.literal('settleConflict'), conflict: z.string().max(300), take: z.enum(['kept', 'other']) }),
+  z.strictObject({ type: z.literal('settleConflict'), conflict: z.string().max(600), take: z.enum(['kept', 'other']) }),
   /** An earlier change withdrawn, or withdrawn no longer; refused where a leaf no longer stands as that change left it. */
   z.strictObject({
     type: z.literal('amend'),
     direction: z.enum(['undo', 'redo']),
     of: id,
     words: z.string().max(200),
-    changes: z.array(z.strictObject({ leaf: z.string().max(200), expect: z.unknown(), value: z.unknown() })).max(500),
+    changes: z.array(z.strictObject({ leaf: z.string().max(400), expect: z.unknown(), value: z.unknown() })).max(2000),
   }),
 ]);
 export type Command = z.output<typeof command>;
@@ -503,12 +504,12 @@ export function applyCommand(bicycle: Bicycle, sent: Envelope): Bicycle {
   const next = applied(bicycle, sent.command);
   if (next === bicycle && sent.command.type === 'amend') return bicycle;
   const changes = changedLeaves(bicycle, next);
-  const stamp = `${sent.at} ${sent.id}`;
+  const stamp = stampOf(sent.at, sent.id);
   return produce(next, (draft) => {
     for (const { leaf, before, after } of changes) {
       const seen = sent.seen?.[leaf];
       const elsewhere = seen !== undefined && seen !== (bicycle.stamps[leaf] ?? '');
-      if (elsewhere && before !== undefined && !MERGING.test(leaf) && draft.conflicts.length < 200)
+      if (elsewhere && before !== undefined && !MERGING.test(leaf))
         draft.conflicts.push({ id: `${leaf}@${stamp}`, leaf, kept: after ?? null, other: before, at: sent.at });
       draft.stamps[leaf] = stamp;
     }

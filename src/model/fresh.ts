@@ -171,4 +171,5 @@ export const USUAL_SETTINGS: WorkshopSettings = {
   frontBrakeHand: 'either',
   baths: USUAL_BATHS,
   practice: {},
+  stamps: {},
 };

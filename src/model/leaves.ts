@@ -73,6 +73,18 @@ const TRAY_PLAIN = [
 ] as const;
 
 type Any = Record<string, unknown>;
+
+/** A place as one part of a leaf's key, whatever stands in its id. */
+function segment(place: string): string {
+  return place.replaceAll('%', '%25').replaceAll('/', '%2F');
+}
+function placeOf(written: string): string {
+  return written.replaceAll('%2F', '/').replaceAll('%25', '%');
+}
+/** A field by its name alone; what an object is born with, such as `constructor`, is no field of it. */
+function own(object: Any, field: string): unknown {
+  return Object.hasOwn(object, field) ? object[field] : undefined;
+}
 interface Row {
   id: string;
 }
@@ -90,11 +102,11 @@ export function leavesOf(bicycle: Bicycle): Map<LeafKey, unknown> {
   for (const list of ROW_LISTS) for (const row of record[list] as Row[]) leaves.set(`${list}/${row.id}`, row);
   for (const tray of bicycle.trays) {
     const fields = tray as unknown as Any;
-    for (const key of TRAY_PLAIN) leaves.set(`trays/${tray.place}/${key}`, fields[key]);
+    const at = `trays/${segment(tray.place)}`;
+    for (const key of TRAY_PLAIN) leaves.set(`${at}/${key}`, fields[key]);
     for (const key of TRAY_OBJECTS)
-      for (const [field, value] of Object.entries(fields[key] as Any))
-        leaves.set(`trays/${tray.place}/${key}/${field}`, value);
-    for (const row of tray.trials) leaves.set(`trays/${tray.place}/trials/${row.id}`, row);
+      for (const [field, value] of Object.entries(fields[key] as Any)) leaves.set(`${at}/${key}/${field}`, value);
+    for (const row of tray.trials) leaves.set(`${at}/trials/${row.id}`, row);
   }
   return leaves;
 }
@@ -106,7 +118,7 @@ export function same(a: unknown, b: unknown): boolean {
   if (Array.isArray(a) !== Array.isArray(b)) return false;
   const keys = Object.keys(a);
   if (keys.length !== Object.keys(b).length) return false;
-  return keys.every((key) => key in b && same((a as Any)[key], (b as Any)[key]));
+  return keys.every((key) => Object.hasOwn(b, key) && same((a as Any)[key], (b as Any)[key]));
 }
 
 export interface LeafChange {
@@ -161,25 +173,27 @@ export function withLeaves(
     for (const [leaf, value] of values) {
       const [head, ...rest] = leaf.split('/');
       if ((PLAIN as readonly string[]).includes(leaf)) putField(record, leaf, value);
-      else if ((FIELD_OBJECTS as readonly string[]).includes(head!)) putField(record[head!] as Any, rest[0]!, value);
+      else if ((FIELD_OBJECTS as readonly string[]).includes(head!))
+        putField(record[head!] as Any, rest.join('/'), value);
       else if (head === 'appraisal') putField(draft.appraisal, rest[0]!, value);
       else if (head === 'costLines') putRow(draft.appraisal.lines, rest.join('/'), value);
       else if ((ROW_LISTS as readonly string[]).includes(head!)) putRow(record[head!] as Row[], rest.join('/'), value);
       else if (head === 'trays') {
-        const [place, part, ...field] = rest;
+        const [written, part, ...field] = rest;
+        const place = placeOf(written!);
         let tray = draft.trays.find((each) => each.place === place);
         if (!tray) {
           if (value === undefined) continue;
-          draft.trays.push(newTray(place!) as (typeof draft.trays)[number]);
+          draft.trays.push(newTray(place) as (typeof draft.trays)[number]);
           tray = draft.trays.at(-1)!;
         }
         const fields = tray as unknown as Any;
         if (part === 'trials') putRow(tray.trials, field.join('/'), value);
         else if ((TRAY_OBJECTS as readonly string[]).includes(part!)) {
-          const empty = (newTray(place!) as Any)[part!] as Any;
-          putField(fields[part!] as Any, field.join('/'), value ?? empty[field.join('/')]);
+          const empty = (newTray(place) as Any)[part!] as Any;
+          putField(fields[part!] as Any, field.join('/'), value ?? own(empty, field.join('/')));
         } else if ((TRAY_PLAIN as readonly string[]).includes(part!))
-          putField(fields, part!, value === undefined ? (newTray(place!) as Any)[part!] : value);
+          putField(fields, part!, value === undefined ? (newTray(place) as Any)[part!] : value);
       }
     }
   });

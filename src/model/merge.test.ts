@@ -5,6 +5,9 @@ import { historyOf, stacks, withRow, amendment, type HistoryRow } from './histor
 import { changedLeaves, leavesOf, withLeaves } from './leaves';
 import { compareCopies, mergeBicycles, sameRecord } from './merge';
 import { newTray } from './fresh';
+import { fromSchema } from '../../tests/fromSchema';
+import { overfull, refusedByBound } from './bounds';
+import { openBicycle } from './migrate';
 import { bicycleRecord, type Bicycle } from './record';
 
 const AT = '2026-11-25T10:00:00.000Z';
@@ -160,6 +163,98 @@ describe('merging two copies of a bicycle', () => {
     expect(compareCopies(before, after)).toBe('newer');
     expect(compareCopies(after, structuredClone(after))).toBe('same');
     expect(compareCopies(undefined, after)).toBe('new');
+  });
+});
+
+describe('whatever is merged can be opened again', () => {
+  const record = fromSchema(bicycleRecord)
+    .map((made) => ({ ...(made as object), id: 'b1' }))
+    .filter((made) => bicycleRecord.safeParse(made).success) as fc.Arbitrary<Bicycle>;
+
+  test('any two records that open merge into one that opens, and it does not matter which way', () => {
+    fc.assert(
+      fc.property(record, record, (a, b) => {
+        const merged = mergeBicycles(a, b);
+        const opened = openBicycle(JSON.parse(JSON.stringify(merged)));
+        expect(opened).toMatchObject({ ok: true, migrated: false });
+        expect(mergeBicycles(b, a).conflicts).toEqual(merged.conflicts);
+        const ids = (rows: { id: string }[]) => new Set(rows.map((row) => row.id));
+        for (const list of ['observations', 'notes'] as const)
+          expect(ids(merged[list])).toEqual(new Set([...ids(a[list]), ...ids(b[list])]));
+      }),
+    );
+  });
+
+  const lines = (who: string, count: number): Command[] =>
+    Array.from({ length: count }, (_, i) => ({
+      type: 'putCostLine',
+      line: {
+        id: `${who}${i}`,
+        label: `${who} ${i}`,
+        kind: 'fault',
+        chance: 1,
+        parts: { low: 1, likely: 1, high: 1 },
+        minutes: { low: 1, likely: 1, high: 1 },
+      },
+    }));
+
+  test('sixty cost lines here and seventy there are a hundred and thirty-one, and nobody minds', () => {
+    const merged = mergeBicycles(changed('a', lines('a', 60)), changed('b', lines('b', 70)));
+    expect(merged.appraisal.lines).toHaveLength(131);
+    expect(openBicycle(structuredClone(merged))).toMatchObject({ ok: true });
+    expect(overfull(merged)).toEqual([]);
+  });
+
+  test('a list that outgrows what can be worked with still opens, is told with the way out, and takes no more', () => {
+    const merged = mergeBicycles(changed('a', lines('a', 150)), changed('b', lines('b', 150)));
+    expect(openBicycle(structuredClone(merged))).toMatchObject({ ok: true });
+    expect(overfull(merged)).toMatchObject([
+      { count: 301, most: 200, words: '301 cost lines, and 200 is the most: take some out on Buy' },
+    ]);
+    const more = changed('c', lines('c', 1), merged, 400);
+    expect(refusedByBound(merged, more)).toContain('That list is full');
+    const fewer = changed('c', [{ type: 'removeCostLine', line: 'a0' }], merged, 400);
+    expect(refusedByBound(merged, fewer)).toBeNull();
+  });
+
+  test('two hundred and fifty things entered twice are all asked about', () => {
+    const entries = (who: string, minutes: number): Command[] =>
+      Array.from({ length: 250 }, (_, i) => ({
+        type: 'putMinutes',
+        entry: { id: `m${i}`, stage: 'strip', minutes: minutes + i, at: AT, place: null },
+      }));
+    const merged = mergeBicycles(changed('a', entries('a', 1)), changed('b', entries('b', 500)));
+    expect(merged.conflicts).toHaveLength(250);
+    expect(openBicycle(structuredClone(merged))).toMatchObject({ ok: true });
+  });
+});
+
+describe('stamps', () => {
+  test('those of another form are brought to ours, and what names no moment is refused', () => {
+    const stored = (stamp: string) => ({ ...origin(), stamps: { name: stamp } });
+    for (const [from, ours] of [
+      ['2026-11-25T11:00:00+01:00 c1', '2026-11-25T10:00:00.000Z c1'],
+      ['2026-11-25T10:00:00Z c1', '2026-11-25T10:00:00.000Z c1'],
+      ['2026-11-25T10:00:00.5Z  a b', '2026-11-25T10:00:00.500Z a-b'],
+      ['2026-11-25T10:00:00.000Z', '2026-11-25T10:00:00.000Z unknown'],
+    ])
+      expect(openBicycle(stored(from!))).toMatchObject({ ok: true, bicycle: { stamps: { name: ours } } });
+    for (const strange of ['', 'zzzz', '9', 'tomorrow x', '2026-13-45T99:99:99Z x'])
+      expect(openBicycle(stored(strange))).toMatchObject({ ok: false, why: 'damaged', detail: 'stamps' });
+  });
+
+  test('a stamp without milliseconds does not make a merge that cannot be opened', () => {
+    const a = { ...changed('a', [{ type: 'setBrief', brief: 'donor' }]), stamps: { brief: '2026-11-25T12:00:00Z x' } };
+    const opened = openBicycle(a);
+    if (!opened.ok) throw new Error(opened.detail);
+    const merged = mergeBicycles(opened.bicycle, changed('b', [{ type: 'setBrief', brief: 'period' }]));
+    expect(merged.conflicts).toHaveLength(1);
+    expect(openBicycle(structuredClone(merged))).toMatchObject({ ok: true });
+  });
+
+  test('a version is a whole number that some release wrote', () => {
+    for (const schemaVersion of [-1e308, -1, 0.5, 1e308, Infinity, NaN, '5', [], {}, true])
+      expect(openBicycle({ ...origin(), schemaVersion })).toMatchObject({ ok: false });
   });
 });
 

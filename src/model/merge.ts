@@ -13,6 +13,11 @@ function side(bicycle: Bicycle, leaves: Map<LeafKey, unknown>, leaf: LeafKey): S
   return { value: leaves.get(leaf), stamp: bicycle.stamps[leaf] ?? (leaves.has(leaf) ? bicycle.createdAt : '') };
 }
 
+/** The moment of a stamp, without the change's id. A stamp may also be a bare moment: that of the bicycle itself. */
+function momentOf(stamp: string): string {
+  return stamp.split(' ')[0]!;
+}
+
 /** Later stamp wins; of two equal stamps the value that sorts later, so that both sides decide alike. */
 function winner(a: Side, b: Side): Side {
   if (a.stamp !== b.stamp) return a.stamp > b.stamp ? a : b;
@@ -43,7 +48,9 @@ export function mergeBicycles(a: Bicycle, b: Bicycle): Bicycle {
   const together = [a.sharedAt ?? '', b.sharedAt ?? ''].sort()[0]!;
   const values: [LeafKey, unknown][] = [];
   const stamps: Record<string, string> = { ...a.stamps };
-  const conflicts = new Map<string, Conflict>([...a.conflicts, ...b.conflicts].map((row) => [row.id, row]));
+  // Of two that bear one id the same one stays from both sides.
+  const asked = [...a.conflicts, ...b.conflicts].sort((x, y) => (JSON.stringify(x) < JSON.stringify(y) ? -1 : 1));
+  const conflicts = new Map<string, Conflict>(asked.map((row) => [row.id, row]));
   for (const leaf of new Set([...here.keys(), ...there.keys(), ...Object.keys(a.stamps), ...Object.keys(b.stamps)])) {
     const left = side(a, here, leaf);
     const right = side(b, there, leaf);
@@ -54,7 +61,7 @@ export function mergeBicycles(a: Bicycle, b: Bicycle): Bicycle {
       const bothChanged = lost.stamp > together && lost.stamp > a.createdAt && lost.stamp > b.createdAt;
       if (bothChanged && lost.value !== undefined && !leaf.startsWith('clock') && leaf !== 'bench') {
         const id = `${leaf}@${lost.stamp}`;
-        conflicts.set(id, { id, leaf, kept: won.value ?? null, other: lost.value, at: won.stamp.slice(0, 24) });
+        conflicts.set(id, { id, leaf, kept: won.value ?? null, other: lost.value, at: momentOf(won.stamp) });
       }
     }
     values.push([leaf, won.value]);
@@ -79,7 +86,7 @@ export function mergeBicycles(a: Bicycle, b: Bicycle): Bicycle {
     photos: ordered(merged.photos, (row) => row.at),
     notes: ordered(merged.notes, (row) => row.at),
     looseEnds: ordered(merged.looseEnds, (row) => row.at),
-    conflicts: [...conflicts.values()].sort((x, y) => (x.id < y.id ? -1 : 1)).slice(0, 200),
+    conflicts: [...conflicts.values()].sort((x, y) => (x.id < y.id ? -1 : 1)),
     stamps,
     sharedAt: [a.sharedAt ?? '', b.sharedAt ?? ''].sort()[1]! || null,
   };

@@ -1,5 +1,6 @@
 import { NO_LEAD, NO_PAPERS, NO_SIZE, USUAL_BATHS, USUAL_RIDING } from './fresh';
 import { same } from './leaves';
+import { momentIn, stampsInOurForm } from './stamps';
 import { bicycleRecord, SCHEMA_VERSION, workshopSettings, type Bicycle, type WorkshopSettings } from './record';
 
 type Raw = Record<string, unknown>;
@@ -29,13 +30,18 @@ const OLD_CHECKS: Record<string, (kind: Raw) => string> = {
   'post-stem': () => 'post',
 };
 
+/** A row of a table by a name from outside; what every object is born with is no row. */
+function own<Row>(table: Record<string, Row>, name: unknown): Row | undefined {
+  return typeof name === 'string' && Object.hasOwn(table, name) ? table[name] : undefined;
+}
+
 function rangeText(range: unknown): string {
   const { low, likely, high } = (range ?? {}) as Raw;
   return [low, likely, high].join(',');
 }
 
 function isOldUsual(line: Raw): boolean {
-  const usual = OLD_USUAL[String(line.id)];
+  const usual = own(OLD_USUAL, line.id);
   return (
     usual !== undefined &&
     rangeText(line.parts) === usual.parts &&
@@ -105,7 +111,7 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
       // What was answered surely becomes an answer at the door; what was put in figures of its own stays a line.
       door: Object.fromEntries(
         lines.flatMap((line) =>
-          (OLD_FAULTS[String(line.id)] ?? []).flatMap((id) =>
+          (own(OLD_FAULTS, line.id) ?? []).flatMap((id) =>
             line.chance === 1 ? [[id, 'bad']] : line.chance === 0 ? [[id, 'fine']] : [],
           ),
         ),
@@ -113,7 +119,7 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
       appraisal: { ...appraisal, lines: lines.filter((line) => !isOldUsual(line)) },
       observations: rows(old.observations).map((row) => ({
         ...row,
-        check: OLD_CHECKS[String(row.check)]?.(kind) ?? row.check,
+        check: own(OLD_CHECKS, row.check)?.(kind) ?? row.check,
         seenAs: 'bought',
       })),
       jobs: rows(old.jobs).map((row) => ({ ...row, approval: null })),
@@ -161,6 +167,8 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
       })),
     };
   },
+  // A stamp that names no moment is older than any that does: the field counts as old as the bicycle.
+  5: (old) => ({ ...old, schemaVersion: 6, stamps: stampsInOurForm(old.stamps).stamps }),
 };
 
 /** Axles that version 4 gave to every tray. */
@@ -174,10 +182,18 @@ const SETTINGS_STEPS: Record<number, (old: Raw) => Raw> = {
   2: (old) => ({ ...old, schemaVersion: 3, frontBrakeHand: 'either', customerPerHour: 0 }),
   3: (old) => ({ ...old, schemaVersion: 4, baths: USUAL_BATHS }),
   4: (old) => ({ ...old, schemaVersion: 5, practice: {} }),
+  5: (old) => ({ ...old, schemaVersion: 6, stamps: {} }),
 };
 
 export type Opened =
   { ok: true; bicycle: Bicycle; migrated: boolean } | { ok: false; why: 'newer' | 'damaged'; detail: string };
+
+/** The version of a stored thing: a whole number that some Ergasto wrote, one too new for this one, or none at all. */
+function versionOf(record: Raw, oldest: number): number | 'newer' | null {
+  const version = record.schemaVersion ?? oldest;
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < oldest || version > 10_000) return null;
+  return version > SCHEMA_VERSION ? 'newer' : version;
+}
 
 function lifted(record: Raw, steps: Record<number, (old: Raw) => Raw>, from: number): Raw {
   let raised = record;
@@ -185,31 +201,49 @@ function lifted(record: Raw, steps: Record<number, (old: Raw) => Raw>, from: num
   return raised;
 }
 
+/** A record with its moments and stamps in the one form that sorts as text; null where one names no moment. */
+function inOurForm(record: Raw): Raw | null {
+  const { stamps, strange } = stampsInOurForm(record.stamps);
+  if (strange.length > 0) return null;
+  const moment = (key: string) => {
+    const value = record[key];
+    return { [key]: typeof value === 'string' ? (momentIn(value) ?? value) : value };
+  };
+  return { ...record, ...moment('createdAt'), ...moment('updatedAt'), ...moment('sharedAt'), stamps };
+}
+
 /** Opens a stored record of this or an older version; a newer or damaged one is refused and left as it is. */
 export function openBicycle(stored: unknown): Opened {
-  if (typeof stored !== 'object' || stored === null) return { ok: false, why: 'damaged', detail: 'not a record' };
+  const damaged = (detail: string): Opened => ({ ok: false, why: 'damaged', detail });
+  if (typeof stored !== 'object' || stored === null || Array.isArray(stored)) return damaged('not a record');
   const record = stored as Raw;
-  const from = typeof record.schemaVersion === 'number' ? record.schemaVersion : 0;
-  if (from > SCHEMA_VERSION) return { ok: false, why: 'newer', detail: `version ${from}` };
-  let raised: Raw;
+  const from = versionOf(record, 0);
+  if (from === null) return damaged('schemaVersion');
+  if (from === 'newer') return { ok: false, why: 'newer', detail: `version ${String(record.schemaVersion)}` };
+  let raised: Raw | null;
   try {
-    raised = lifted(record, STEPS, from);
+    raised = inOurForm(lifted(record, STEPS, from));
   } catch {
-    return { ok: false, why: 'damaged', detail: 'unreadable' };
+    return damaged('unreadable');
   }
+  if (raised === null) return damaged('stamps');
   const parsed = bicycleRecord.safeParse(raised);
-  if (!parsed.success) {
-    const [first] = parsed.error.issues;
-    return { ok: false, why: 'damaged', detail: first?.path.join('.') || 'unreadable' };
-  }
+  if (!parsed.success) return damaged(parsed.error.issues[0]?.path.join('.') || 'unreadable');
   return { ok: true, bicycle: parsed.data, migrated: from < SCHEMA_VERSION };
 }
 
 /** Opens stored settings of this or an older version, or gives null. */
 export function openSettings(stored: unknown): WorkshopSettings | null {
-  if (typeof stored !== 'object' || stored === null) return null;
+  if (typeof stored !== 'object' || stored === null || Array.isArray(stored)) return null;
   const record = stored as Raw;
-  const from = typeof record.schemaVersion === 'number' ? record.schemaVersion : 1;
-  const parsed = workshopSettings.safeParse(lifted(record, SETTINGS_STEPS, from));
-  return parsed.success ? parsed.data : null;
+  const from = versionOf(record, 1);
+  if (typeof from !== 'number') return null;
+  try {
+    const { stamps, strange } = stampsInOurForm(record.stamps);
+    if (strange.length > 0) return null;
+    const parsed = workshopSettings.safeParse({ ...lifted(record, SETTINGS_STEPS, from), stamps });
+    return parsed.success ? parsed.data : null;
+  } catch {
+    return null;
+  }
 }

@@ -6,11 +6,12 @@ import { currencyCode, minorUnits, orderedRange, workMinutes } from '@/core/fiel
 import { evidence } from '@/core/inspect/evidence';
 import { SEEN_AS } from '@/core/inspect/seenAs';
 import { CONVENTIONS } from '@/core/buy/conventions';
+import { OURS } from './stamps';
 
 z.config({ jitless: true });
 
 /** Version of the stored shape; every change of it adds a step to `migrate.ts`. */
-export const SCHEMA_VERSION = 5;
+export const SCHEMA_VERSION = 6;
 
 export const STAGES = [
   'buy',
@@ -27,6 +28,8 @@ export type Stage = (typeof STAGES)[number];
 
 const id = z.string().min(1).max(64);
 const at = z.iso.datetime();
+/** When, and by which change: a moment to the millisecond, so that stamps sort as text, and the change's id. */
+export const stamp = z.string().regex(OURS);
 const text = z.string().max(2000);
 const label = z.string().min(1).max(120);
 const count = z.number().multipleOf(1).min(0).max(200).nullable();
@@ -47,7 +50,7 @@ export const appraisal = z.strictObject({
   otherCosts: minorUnits,
   target: z.strictObject({ kind: z.enum(['profit', 'hourly']), amount: minorUnits }),
   confidence: z.number().min(0.5).max(0.99),
-  lines: z.array(costLine).max(100),
+  lines: z.array(costLine),
 });
 
 export const observation = z.strictObject({
@@ -129,15 +132,15 @@ export const tray = z.strictObject({
   backIn: z.array(id),
   /** Counts by row of balls: left and right, upper and lower, inner and outer. */
   balls: z.record(id, sideCount),
-  extra: z.array(extraPart).max(30),
+  extra: z.array(extraPart).max(200),
   marks: z.record(id, z.enum(PART_MARKS)),
   /** Parts that have been cleaned since they came off. */
-  cleaned: z.array(id).max(100),
+  cleaned: z.array(id).max(1000),
   /** Whether a part is hardened, as far as it was asked: what is hardened never meets acid. */
   hardened: z.record(id, z.boolean()),
   /** Parts that are not kept for this bicycle. */
   fates: z.record(id, z.enum(['stock', 'scrap'])),
-  ballReadingsMm: z.array(z.number()).max(50),
+  ballReadingsMm: z.array(z.number()).max(200),
   instrument: z.enum(['caliper', 'micrometer']),
   overBallsMm: z.number().nullable(),
   seen: z.strictObject({
@@ -150,7 +153,7 @@ export const tray = z.strictObject({
   /** Tracks by row and part, such as left.cup, as they were seen. */
   tracks: z.record(id, track),
   /** Steps of the overhaul that are done. */
-  worked: z.array(id).max(60),
+  worked: z.array(id).max(1000),
   cartridges: z.record(id, cartridge),
   /** Whether the balls that came out went back in. */
   ballsWere: z.enum(['reused', 'renewed']).nullable(),
@@ -176,7 +179,7 @@ export const tray = z.strictObject({
   soils: z.record(id, soil),
   before: bearingState.nullable(),
   after: bearingState.nullable(),
-  trials: z.array(coneTrial).max(60),
+  trials: z.array(coneTrial),
 });
 export type Tray = z.output<typeof tray>;
 
@@ -191,7 +194,7 @@ export const timer = z.strictObject({
   endedAt: at.nullable(),
   /** The bath that it runs in, and the parts that lie there, each as place/part. */
   bath: id.nullable().default(null),
-  parts: z.array(z.string().max(130)).max(100).default([]),
+  parts: z.array(z.string().max(130)).max(1000).default([]),
 });
 export type Timer = z.output<typeof timer>;
 
@@ -205,7 +208,7 @@ export const seized = z.strictObject({
   paintMatters: z.boolean(),
   partValue: minorUnits,
   aroundValue: minorUnits,
-  tried: z.array(z.strictObject({ step: id, soakMinutes: z.number().min(0).max(100_000), at })).max(60),
+  tried: z.array(z.strictObject({ step: id, soakMinutes: z.number().min(0).max(100_000), at })).max(500),
   ended: z.strictObject({ how: z.enum(['freed', 'left']), at }).nullable(),
 });
 export type Seized = z.output<typeof seized>;
@@ -297,8 +300,8 @@ export const frameSize = z.strictObject({
 export const complaint = z.strictObject({
   id,
   complaints: z.array(id).min(1).max(10),
-  results: z.array(z.strictObject({ test: id, outcome: id, at })).max(60),
-  unavailable: z.array(id).max(60),
+  results: z.array(z.strictObject({ test: id, outcome: id, at })).max(200),
+  unavailable: z.array(id).max(200),
   closedAt: at.nullable(),
 });
 export type Complaint = z.output<typeof complaint>;
@@ -351,8 +354,8 @@ export type LooseEnd = z.output<typeof looseEnd>;
 
 /** Two values of one field that were entered without knowing of each other; both are kept until a person chooses. */
 export const conflict = z.strictObject({
-  id: z.string().min(1).max(300),
-  leaf: z.string().max(200),
+  id: z.string().min(1).max(600),
+  leaf: z.string().max(400),
   kept: z.unknown(),
   other: z.unknown(),
   at,
@@ -419,9 +422,9 @@ export const bicycleRecord = z.strictObject({
   /** Where the bench stood last, so that it opens there again. */
   bench: benchPosition.nullable(),
   archivedAt: at.nullable(),
-  conflicts: z.array(conflict).max(200),
+  conflicts: z.array(conflict),
   /** When, and by which command, each field or row last changed; what a merge decides by. */
-  stamps: z.record(z.string(), z.string()),
+  stamps: z.record(z.string().max(400), stamp),
   /** When this bicycle was last sent to or taken from another device; changes after it may collide. */
   sharedAt: at.nullable(),
 });
@@ -486,5 +489,7 @@ export const workshopSettings = z.strictObject({
       at,
     }),
   ),
+  /** When each of them was last changed; what a merge with another device decides by. */
+  stamps: z.record(z.string().max(200), stamp),
 });
 export type WorkshopSettings = z.output<typeof workshopSettings>;

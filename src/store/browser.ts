@@ -1,8 +1,19 @@
 import { browserDatabase, type WorkshopName } from './database';
 import { createJournal, type JournalStorage } from './journal';
-import { createWorkshop, type StoreMessage, type Surroundings, type Workshop } from './workshop';
+import { SCHEMA_VERSION } from '@/model/record';
+import { browserChannel, browserLocks } from './browserTabs';
+import { createWorkshop, type Workshop } from './workshop';
 
 const CHOICE = 'ergasto:workshop';
+const NAMED = 'ergasto=';
+
+function stored(read: () => string | null): string | null {
+  try {
+    return read();
+  } catch {
+    return null;
+  }
+}
 
 /** Which workshop this tab shows: as the address says, else as this tab or this browser last chose. */
 export function chosenWorkshop(search: string): WorkshopName {
@@ -11,47 +22,20 @@ export function chosenWorkshop(search: string): WorkshopName {
     remember(asked);
     return asked;
   }
-  try {
-    return (sessionStorage.getItem(CHOICE) ?? localStorage.getItem(CHOICE)) === 'demo' ? 'demo' : 'own';
-  } catch {
-    return 'own';
-  }
+  // The name of the window outlives a reload where the browser stores nothing.
+  const named = window.name.startsWith(NAMED) ? window.name.slice(NAMED.length) : null;
+  const chosen =
+    stored(() => sessionStorage.getItem(CHOICE)) ?? named ?? stored(() => localStorage.getItem(CHOICE)) ?? 'own';
+  return chosen === 'demo' ? 'demo' : 'own';
 }
 
 function remember(workshop: WorkshopName): void {
-  try {
-    sessionStorage.setItem(CHOICE, workshop);
-    localStorage.setItem(CHOICE, workshop);
-  } catch {
-    // A browser that stores nothing says so when the records are opened.
-  }
-}
-
-function browserChannel(workshop: WorkshopName): Surroundings['channel'] {
-  if (typeof BroadcastChannel === 'undefined') return { post: () => undefined, listen: () => () => undefined };
-  const channel = new BroadcastChannel(`ergasto-${workshop}`);
-  return {
-    post: (message) => channel.postMessage(message),
-    listen(heard) {
-      const listener = (event: MessageEvent<StoreMessage>) => heard(event.data);
-      channel.addEventListener('message', listener);
-      return () => {
-        channel.removeEventListener('message', listener);
-        channel.close();
-      };
-    },
-  };
-}
-
-/** Web Locks where the browser has them (a secure context); one tab at a time is assumed where it has not. */
-async function browserLock<T>(name: string, work: () => Promise<T>): Promise<T> {
-  const locks = (navigator as Partial<Navigator>).locks;
-  if (!locks) return work();
-  let result: T | undefined;
-  await locks.request(name, async () => {
-    result = await work();
-  });
-  return result as T;
+  window.name = NAMED + workshop;
+  for (const storage of [() => sessionStorage, () => localStorage])
+    stored(() => {
+      storage().setItem(CHOICE, workshop);
+      return null;
+    });
 }
 
 /** An id that sorts by nothing and collides with nothing. */
@@ -83,11 +67,18 @@ function journalStorage(): JournalStorage {
 
 /** The workshop of this browser. */
 export function openWorkshop(name: WorkshopName): Workshop {
+  const database = browserDatabase(name);
   return createWorkshop({
-    database: browserDatabase(name),
+    database,
     journal: createJournal(journalStorage(), name),
     channel: browserChannel(name),
-    locked: (lock, work) => browserLock(`ergasto-${name}:${lock}`, work),
+    ...browserLocks(name),
+    async keepBefore(at) {
+      // Most starts find nothing to do, and start no worker for it.
+      if ((await database.readSetting('raised')) === SCHEMA_VERSION) return;
+      const { askRecords } = await import('./recordsClient');
+      await askRecords((api) => api.keepBefore(name, at));
+    },
     now: () => new Date().toISOString(),
     newId,
   });

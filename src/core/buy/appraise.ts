@@ -36,7 +36,7 @@ const shape = z.strictObject({
         minutes: orderedRange(workMinutes),
       }),
     )
-    .max(60)
+    .max(200)
     .default([])
     .describe(`own lines; an id that begins with "${DOOR_LINE}" puts its figures in the stead of the table's`),
   currency: currencyCode,

@@ -24,7 +24,7 @@ const shape = z
     currency: currencyCode,
     asking: minorUnits,
     resale: orderedRange(minorUnits),
-    costs: z.array(costLine).max(100),
+    costs: z.array(costLine).max(260),
     otherCosts: minorUnits.default(0),
     fee: z
       .strictObject({ percent: z.number().min(0).max(100).default(0), fixed: minorUnits.default(0) })

@@ -6,12 +6,13 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Link from 'next/link';
 import { useState } from 'react';
-import { SchemeToggle } from './SchemeToggle';
+import { useScheme } from './SchemeToggle';
 import { WAYS } from './ways';
 
 /** On a phone the ways to the other pages lie behind one button, so that the name of the bicycle keeps its room. */
 export function MoreOnPhone() {
   const [at, setAt] = useState<HTMLElement | null>(null);
+  const { dark, ready, toggle } = useScheme();
   return (
     <Box sx={{ display: { xs: 'block', sm: 'none' } }}>
       <IconButton
@@ -28,9 +29,9 @@ export function MoreOnPhone() {
             {title}
           </MenuItem>
         ))}
-        <Box sx={{ px: 1 }}>
-          <SchemeToggle />
-        </Box>
+        <MenuItem disabled={!ready} onClick={toggle} sx={{ minHeight: 56 }}>
+          {dark ? 'Light sheet' : 'Dark sheet'}
+        </MenuItem>
       </Menu>
     </Box>
   );

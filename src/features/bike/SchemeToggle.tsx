@@ -4,17 +4,18 @@ import LightModeOutlined from '@mui/icons-material/LightModeOutlined';
 import IconButton from '@mui/material/IconButton';
 import { useColorScheme } from '@mui/material/styles';
 
-/** Light sheet or dark. */
-export function SchemeToggle() {
+/** Whether the sheet is dark, and the way to the other. */
+export function useScheme(): { dark: boolean; ready: boolean; toggle(): void } {
   const { mode, systemMode, setMode } = useColorScheme();
   const dark = (mode === 'system' ? systemMode : mode) === 'dark';
+  return { dark, ready: mode !== undefined, toggle: () => setMode(dark ? 'light' : 'dark') };
+}
+
+/** Light sheet or dark. */
+export function SchemeToggle() {
+  const { dark, ready, toggle } = useScheme();
   return (
-    <IconButton
-      disabled={!mode}
-      onClick={() => setMode(dark ? 'light' : 'dark')}
-      aria-label={dark ? 'Light sheet' : 'Dark sheet'}
-      color="inherit"
-    >
+    <IconButton disabled={!ready} onClick={toggle} aria-label={dark ? 'Light sheet' : 'Dark sheet'} color="inherit">
       {dark ? <LightModeOutlined /> : <DarkModeOutlined />}
     </IconButton>
   );

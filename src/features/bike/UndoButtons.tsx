@@ -1,4 +1,5 @@
 'use client';
+import { own } from '@/store/state';
 import Redo from '@mui/icons-material/Redo';
 import Undo from '@mui/icons-material/Undo';
 import Box from '@mui/material/Box';
@@ -13,7 +14,7 @@ const NONE: HistoryRow[] = [];
 export function UndoButtons({ bicycleId }: { bicycleId: string }) {
   const workshop = useWorkshop();
   const { letterKeys } = useSettings();
-  const rows = useWorkshopState((state) => state.histories[bicycleId] ?? NONE);
+  const rows = useWorkshopState((state) => own(state.histories, bicycleId) ?? NONE);
   const { undo, redo } = stacks(rows);
   const last = undo.at(-1);
   const again = redo.at(-1);

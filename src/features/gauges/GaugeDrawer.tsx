@@ -1,4 +1,5 @@
 'use client';
+import { own } from '@/store/state';
 import Close from '@mui/icons-material/Close';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -116,7 +117,7 @@ function OntoRecord({ kind, readings, found }: { kind: IdentifyKind; readings: R
   const path = usePathname();
   const workshop = useWorkshop();
   const id = params.get('id') ?? '';
-  const bicycle = useWorkshopState((state) => state.bicycles[id]);
+  const bicycle = useWorkshopState((state) => own(state.bicycles, id));
   const [place, setPlace] = useState(PLACES_OF[kind][0]!);
   const [best] = found.candidates;
   if (!bicycle || !best || found.verdict === 'unknown' || !/^\/(bike|bench)/.test(path)) return null;

@@ -1,4 +1,5 @@
 'use client';
+import { own } from '@/store/state';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -26,7 +27,7 @@ function LineRow({ send, line }: Pick<StageProps, 'send'> & { line: MoneyLine })
   const charged = chargedShare(line);
   const left = line.paid - charged;
   const workshop = useWorkshop();
-  const kept = useWorkshopState((state) => state.stock[restId(line)]);
+  const kept = useWorkshopState((state) => own(state.stock, restId(line)));
   const rest = line.packQty - line.usedQty;
   return (
     <Box

@@ -49,9 +49,10 @@ function Small({ id, label, onOpen, height }: { id: string; label: string; onOpe
 }
 
 function Large({ id, label, onClose, onRemove }: { id: string; label: string; onClose(): void; onRemove(): void }) {
-  const { url } = useBlob(id);
+  const { url, missing } = useBlob(id);
   return (
     <Dialog open onClose={onClose} maxWidth="lg" aria-label={label}>
+      {missing && <Typography sx={{ p: 3 }}>This photograph lies on another device, and not here.</Typography>}
       {url && <img src={url} alt={label} style={{ maxWidth: '100%', maxHeight: '78vh', objectFit: 'contain' }} />}
       <Box sx={{ display: 'flex', justifyContent: 'space-between', p: 1.5 }}>
         <Button color="inherit" onClick={onRemove}>

@@ -2,56 +2,52 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
 import { fileName } from '@/core/fileName';
-import type { Bicycle } from '@/model/record';
 import { saveFile } from '@/ui/saveFile';
 import { BigNumber, Section } from '@/ui/Section';
-import { useSettings, useWorkshop, useWorkshopState } from '../workshop/WorkshopProvider';
-import { archive, Told, zipBlob, type Doing } from './told';
+import { useSettings, useWorkshop, useWorkshopName, useWorkshopState } from '../workshop/WorkshopProvider';
+import { Told } from './Told';
+import { useRecordsJob } from './useRecordsJob';
 
-function useAllBicycles() {
-  const workshop = useWorkshop();
-  return async (): Promise<Bicycle[]> => {
-    const ids = Object.keys(workshop.store.getState().summaries);
-    const read = await Promise.all(ids.map((id) => workshop.open(id)));
-    return read.filter((bicycle) => bicycle !== null);
-  };
+/** What an export leaves out, in a sentence each; nothing is left out in silence. */
+function leftOut(missing: number, left: number): string {
+  const photographs = missing === 1 ? '1 photograph lies' : `${missing} photographs lie`;
+  const bicycles = left === 1 ? '1 bicycle is' : `${left} bicycles are`;
+  return [
+    missing > 0 && ` ${photographs} on another device and not in it.`,
+    left > 0 && ` ${bicycles} closed here and not in it.`,
+  ]
+    .filter(Boolean)
+    .join('');
 }
 
 /** The whole workshop out, as one zip. */
 export function Export() {
   const workshop = useWorkshop();
+  const name = useWorkshopName();
   const settings = useSettings();
-  const all = useAllBicycles();
   const count = useWorkshopState((state) => Object.keys(state.summaries).length);
   const unexported = useWorkshopState((state) => state.unexported);
-  const [doing, setDoing] = useState<Doing>(null);
-  async function run() {
-    setDoing({ busy: 'Packing…' });
-    try {
-      await workshop.settled();
-      const { packBicycles } = await archive();
-      const at = new Date().toISOString();
-      const { zip, missing } = await packBicycles(workshop.database, await all(), {
-        scope: 'workshop',
-        settings,
-        currency: settings.currency,
-        at,
-        stock: Object.values(workshop.store.getState().stock),
-      });
-      saveFile(zipBlob(zip), `${fileName(settings.name)}-${at.slice(0, 10)}.zip`);
-      await workshop.markExported();
-      setDoing({
-        said: `Packed: ${(zip.length / 1e6).toFixed(1)} MB. Keep it somewhere else than this machine.${missing ? ` ${missing} photographs lie on another device and are not in it.` : ''}`,
-      });
-    } catch {
-      setDoing({
+  const { doing, setDoing, run, stop } = useRecordsJob();
+  async function pack() {
+    await workshop.settled();
+    const at = new Date().toISOString();
+    const packed = await run<{ zip: Blob; missing: number; left: number }>(
+      'Packing…',
+      (api, onProgress) => api.pack(name, { ids: null, scope: 'workshop', at }, onProgress),
+      {
         wrong:
           'It could not be packed: the browser refused to read a record or ran out of memory. Nothing was changed.',
-      });
-    }
+      },
+    );
+    if (!packed) return;
+    saveFile(packed.zip, `${fileName(settings.name)}-${at.slice(0, 10)}.zip`);
+    await workshop.markExported();
+    setDoing({
+      said: `Packed: ${(packed.zip.size / 1e6).toFixed(1)} MB. Keep it somewhere else than this machine.${leftOut(packed.missing, packed.left)}`,
+    });
   }
+  const busy = doing !== null && 'busy' in doing;
   return (
     <Section title="Export the workshop">
       <Box sx={{ display: 'flex', gap: 4, mb: 2, flexWrap: 'wrap' }}>
@@ -62,10 +58,10 @@ export function Export() {
         One zip with everything: the records as JSON with a published schema, photographs and sounds, tables of money,
         findings and torque for a spreadsheet, and each drawing as SVG.
       </Typography>
-      <Button variant="contained" onClick={() => void run()} disabled={count === 0}>
+      <Button variant="contained" onClick={() => void pack()} disabled={count === 0 || busy}>
         Export everything
       </Button>
-      <Told doing={doing} />
+      <Told doing={doing} onStop={stop} />
     </Section>
   );
 }

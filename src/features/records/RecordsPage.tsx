@@ -1,6 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import { TopBar } from '../bike/TopBar';
+import { Earlier } from './Earlier';
 import { Export } from './Export';
 import { Room } from './Room';
 import { Send } from './Send';
@@ -19,6 +20,7 @@ export function RecordsPage() {
         <Export />
         <TakeIn />
         <Send />
+        <Earlier />
         <Room />
       </Box>
     </>

@@ -9,43 +9,47 @@ import { useState } from 'react';
 import { fileName } from '@/core/fileName';
 import { saveFile } from '@/ui/saveFile';
 import { Section } from '@/ui/Section';
-import { useSettings, useWorkshop, useWorkshopState } from '../workshop/WorkshopProvider';
-import { archive, Told, zipBlob, type Doing } from './told';
+import { useWorkshop, useWorkshopName, useWorkshopState } from '../workshop/WorkshopProvider';
+import { Told } from './Told';
+import { useRecordsJob } from './useRecordsJob';
+
+/** A parcel that is not taken within this time is not waited for. */
+const HANDOVER_MS = 60_000;
 
 /** One bicycle on to another device. */
 export function Send() {
   const workshop = useWorkshop();
-  const settings = useSettings();
+  const name = useWorkshopName();
   const summaries = useWorkshopState((state) => state.summaries);
   const asked = useSearchParams().get('send') ?? '';
   const [id, setId] = useState(asked);
-  const [doing, setDoing] = useState<Doing>(null);
+  const { doing, setDoing, run, stop } = useRecordsJob();
   const rows = Object.values(summaries).sort((a, b) => a.name.localeCompare(b.name, 'en'));
-  const chosen = summaries[id];
+  const chosen = Object.hasOwn(summaries, id) ? summaries[id] : undefined;
   const canShare = typeof navigator !== 'undefined' && typeof navigator.canShare === 'function';
 
-  async function pack(): Promise<{ blob: Blob; name: string; at: string } | null> {
-    const bicycle = await workshop.open(id);
-    if (!bicycle) return null;
+  async function pack(): Promise<{ zip: Blob; name: string; at: string; missing: number } | null> {
+    if (!chosen) return null;
     await workshop.settled();
-    const { packBicycles } = await archive();
     const at = new Date().toISOString();
-    const { zip } = await packBicycles(workshop.database, [bicycle], {
-      scope: 'bicycles',
-      settings: null,
-      currency: settings.currency,
-      at,
-    });
-    return { blob: zipBlob(zip), name: `${fileName(bicycle.name)}.zip`, at };
+    const packed = await run<{ zip: Blob; missing: number }>(
+      'Packing…',
+      (api, onProgress) => api.pack(name, { ids: [id], scope: 'bicycles', at }, onProgress),
+      { wrong: 'It could not be packed: the browser refused to read it. Nothing was changed.' },
+    );
+    return packed && { ...packed, name: `${fileName(chosen.name)}.zip`, at };
   }
   async function send(how: 'file' | 'share' | 'code') {
-    setDoing({ busy: 'Packing…' });
     try {
       const packed = await pack();
       if (!packed) return;
-      if (how === 'file') saveFile(packed.blob, packed.name);
+      const without =
+        packed.missing === 0
+          ? ''
+          : ` ${packed.missing === 1 ? '1 photograph lies' : `${packed.missing} photographs lie`} on another device and not in it.`;
+      if (how === 'file') saveFile(packed.zip, packed.name);
       if (how === 'share') {
-        const file = new File([packed.blob], packed.name, { type: 'application/zip' });
+        const file = new File([packed.zip], packed.name, { type: 'application/zip' });
         if (!navigator.canShare({ files: [file] })) {
           setDoing({ wrong: 'This device shares no files: save it as a file instead.' });
           return;
@@ -53,7 +57,12 @@ export function Send() {
         await navigator.share({ files: [file], title: chosen?.name });
       }
       if (how === 'code') {
-        const answer = await fetch('/api/handover', { method: 'POST', body: packed.blob });
+        setDoing({ busy: 'Handing it over…', progress: null, silent: false, brief: true });
+        const answer = await fetch('/api/handover', {
+          method: 'POST',
+          body: packed.zip,
+          signal: AbortSignal.timeout(HANDOVER_MS),
+        });
         if (!answer.ok) {
           setDoing({ wrong: ((await answer.json()) as { why: string }).why });
           return;
@@ -66,7 +75,7 @@ export function Send() {
               <Box sx={{ fontSize: '2.6rem', fontWeight: 680, letterSpacing: '0.06em' }}>
                 {code.slice(0, 4)} {code.slice(4)}
               </Box>
-              Type it on the other device under Take in, within ten minutes. It works once.
+              Type it on the other device under Take in, within ten minutes. It works once.{without}
             </>
           ),
         });
@@ -74,7 +83,7 @@ export function Send() {
       }
       await workshop.markShared([id], packed.at);
       setDoing({
-        said: 'Packed and handed on. What is changed on both devices from now on is merged when it comes back.',
+        said: `Packed and handed on. What is changed on both devices from now on is merged when it comes back.${without}`,
       });
     } catch (error) {
       if (error instanceof DOMException && error.name === 'AbortError') setDoing(null);
@@ -116,7 +125,7 @@ export function Send() {
         A code works where both devices reach this same running Ergasto. The parcel lies in its memory for ten minutes
         at most and is gone when it is fetched.
       </Typography>
-      <Told doing={doing} />
+      <Told doing={doing} onStop={stop} />
     </Section>
   );
 }

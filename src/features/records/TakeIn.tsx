@@ -4,19 +4,65 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import type { Parcel, Preview } from '@/store/archive';
+import { settingWords } from '@/model/settingLeaves';
+import type { Preview } from '@/store/archive/preview';
+import { previewWords } from '@/store/archive/previewWords';
 import { FileButton } from '@/ui/FileButton';
-import { dayOf } from '@/ui/format';
+import { dayOf, money } from '@/ui/format';
 import { Section } from '@/ui/Section';
-import { useWorkshop } from '../workshop/WorkshopProvider';
-import { archive, Told, type Doing } from './told';
+import { useSettings, useWorkshop, useWorkshopName } from '../workshop/WorkshopProvider';
+import { Told } from './Told';
+import { useRecordsJob } from './useRecordsJob';
+
+/** A parcel that does not come within this time is not waited for. */
+const FETCH_MS = 30_000;
 
 function PreviewList({ title, names }: { title: string; names: string[] }) {
   if (names.length === 0) return null;
   return (
-    <Box sx={{ py: 0.25 }}>
+    <Box sx={{ py: 0.25, overflowWrap: 'anywhere' }}>
       <b>{title}:</b> {names.slice(0, 12).join(', ')}
       {names.length > 12 && ` and ${names.length - 12} more`}
+    </Box>
+  );
+}
+
+function missingWords(missing: number): string[] {
+  if (missing === 0) return [];
+  return [missing === 1 ? '1 that it speaks of' : `${missing} that it speaks of`];
+}
+
+/** What would come of a file, before anything is changed. */
+function Seen({ seen, words, onTake, onLeave }: { seen: Preview; words: string; onTake(): void; onLeave(): void }) {
+  const { currency } = useSettings();
+  return (
+    <Box sx={{ border: '1.5px solid', borderColor: 'text.primary', p: 2, mt: 2, bgcolor: 'sheet.paper' }}>
+      <Typography sx={{ fontWeight: 640, fontSize: '1.15rem' }}>{words}</Typography>
+      <PreviewList title="New" names={seen.fresh} />
+      <PreviewList title="Newer there" names={seen.newerThere} />
+      <PreviewList title="Newer here, stays" names={seen.newerHere} />
+      <PreviewList title="Changed in both, merged" names={seen.both} />
+      <PreviewList title="The same" names={seen.same} />
+      <PreviewList title="Closed here, left as they are" names={seen.closed} />
+      <PreviewList
+        title="Settings that would change"
+        names={seen.settings.map((change) => settingWords(change, (minor) => money(minor, currency)))}
+      />
+      <PreviewList title="Photographs not in it" names={missingWords(seen.missing)} />
+      {seen.overfull.map((line) => (
+        <Box key={line} sx={{ py: 0.25, color: 'state.watch', fontWeight: 600 }}>
+          {line}. It is merged all the same; nothing is lost.
+        </Box>
+      ))}
+      <Box sx={{ color: 'text.secondary', mt: 0.5 }}>Packed {dayOf(seen.packedAt)}.</Box>
+      <Box sx={{ display: 'flex', gap: 1.5, mt: 2 }}>
+        <Button variant="contained" onClick={onTake} disabled={seen.bicycles === 0 && seen.settings.length === 0}>
+          Take it in
+        </Button>
+        <Button color="inherit" onClick={onLeave}>
+          Leave it
+        </Button>
+      </Box>
     </Box>
   );
 }
@@ -24,45 +70,62 @@ function PreviewList({ title, names }: { title: string; names: string[] }) {
 /** A file or a parcel in: read whole, shown, and taken only when it is said so. */
 export function TakeIn() {
   const workshop = useWorkshop();
-  const [doing, setDoing] = useState<Doing>(null);
-  const [waiting, setWaiting] = useState<{ parcel: Parcel; seen: Preview; words: string } | null>(null);
+  const name = useWorkshopName();
+  const { doing, setDoing, run, stop } = useRecordsJob();
+  const [waiting, setWaiting] = useState<{ seen: Preview; words: string } | null>(null);
   const [code, setCode] = useState('');
+  const busy = doing !== null && 'busy' in doing;
 
-  async function open(data: Uint8Array) {
-    setDoing({ busy: 'Reading it whole…' });
-    const { unpack, preview, previewWords } = await archive();
-    const read = await unpack(data);
+  async function open(zip: Blob) {
+    stop();
+    setWaiting(null);
+    await workshop.settled();
+    const read = await run<{ ok: true; seen: Preview } | { ok: false; why: string }>(
+      'Reading it whole…',
+      (api, onProgress) => api.look(name, zip, onProgress),
+      {
+        wrong: 'That file could not be read: it is larger than this browser can hold. Nothing was changed.',
+        keep: true,
+      },
+    );
+    if (!read) return;
     if (!read.ok) {
+      stop();
       setDoing({ wrong: read.why });
       return;
     }
-    const seen = await preview(workshop, read.parcel);
-    setWaiting({ parcel: read.parcel, seen, words: previewWords(seen) });
-    setDoing(null);
+    setWaiting({ seen: read.seen, words: previewWords(read.seen) });
   }
   async function fetchCode() {
-    setDoing({ busy: 'Fetching it…' });
+    if (code.trim().length < 8) return;
+    setDoing({ busy: 'Fetching it…', progress: null, silent: false, brief: true });
     try {
-      const answer = await fetch(`/api/handover/${encodeURIComponent(code.trim())}`, { method: 'POST' });
-      if (answer.ok) await open(new Uint8Array(await answer.arrayBuffer()));
+      const answer = await fetch(`/api/handover/${encodeURIComponent(code.trim())}`, {
+        method: 'POST',
+        signal: AbortSignal.timeout(FETCH_MS),
+      });
+      if (answer.ok) await open(await answer.blob());
       else setDoing({ wrong: ((await answer.json()) as { why: string }).why });
     } catch {
       setDoing({ wrong: 'Ergasto cannot be reached from here just now. Take it as a file instead.' });
     }
   }
   async function take() {
-    if (!waiting) return;
-    setDoing({ busy: 'Taking it in…' });
-    try {
-      const { takeIn } = await archive();
-      await takeIn(workshop, waiting.parcel);
-      const own = Object.keys(workshop.store.getState().summaries).length === waiting.parcel.file.bicycles.length;
-      if (own && waiting.parcel.file.settings) await workshop.changeSettings(waiting.parcel.file.settings);
-      setWaiting(null);
-      setDoing({ said: 'Taken in.' });
-    } catch {
-      setDoing({ wrong: 'The browser would not write it, so nothing was changed. Free some space, then try again.' });
-    }
+    await workshop.settled();
+    const at = new Date().toISOString();
+    const done = await run<true>(
+      'Taking it in…',
+      async (api, onProgress) => {
+        await api.take(name, at, onProgress);
+        return true;
+      },
+      { wrong: 'The browser would not write it, so nothing was changed. Free some space, then try again.' },
+    );
+    await workshop.reload();
+    setWaiting(null);
+    if (done) setDoing({ said: 'Taken in.' });
+    else if (workshop.store.getState().unfinished)
+      setDoing({ wrong: 'It stopped half way. Finish it, or take it all back, at the top of the page.' });
   }
   return (
     <Section title="Take in">
@@ -74,13 +137,7 @@ export function TakeIn() {
         <FileButton
           accept=".zip,application/zip"
           inputLabel="Choose a file to take in"
-          onFile={(file) => {
-            setWaiting(null);
-            void file
-              .arrayBuffer()
-              .then((data) => open(new Uint8Array(data)))
-              .catch(() => setDoing({ wrong: 'That file could not be read.' }));
-          }}
+          onFile={(file) => void open(file)}
         >
           Choose a file
         </FileButton>
@@ -90,36 +147,24 @@ export function TakeIn() {
           onChange={(event) => setCode(event.target.value)}
           onKeyDown={(event) => event.key === 'Enter' && void fetchCode()}
           sx={{ width: 170 }}
-          slotProps={{ htmlInput: { autoCapitalize: 'characters', autoComplete: 'off' } }}
+          slotProps={{ htmlInput: { autoCapitalize: 'characters', autoComplete: 'off', maxLength: 40 } }}
         />
-        <Button variant="outlined" disabled={code.trim().length < 8} onClick={() => void fetchCode()}>
+        <Button variant="outlined" disabled={code.trim().length < 8 || busy} onClick={() => void fetchCode()}>
           Fetch
         </Button>
       </Box>
-      {waiting && (
-        <Box sx={{ border: '1.5px solid', borderColor: 'text.primary', p: 2, mt: 2, bgcolor: 'sheet.paper' }}>
-          <Typography sx={{ fontWeight: 640, fontSize: '1.15rem' }}>{waiting.words}</Typography>
-          <PreviewList title="New" names={waiting.seen.fresh} />
-          <PreviewList title="Newer there" names={waiting.seen.newerThere} />
-          <PreviewList title="Newer here, stays" names={waiting.seen.newerHere} />
-          <PreviewList title="Changed in both, merged" names={waiting.seen.both} />
-          <PreviewList title="The same" names={waiting.seen.same} />
-          <Box sx={{ color: 'text.secondary', mt: 0.5 }}>Packed {dayOf(waiting.parcel.file.exportedAt)}.</Box>
-          <Box sx={{ display: 'flex', gap: 1.5, mt: 2 }}>
-            <Button
-              variant="contained"
-              onClick={() => void take()}
-              disabled={waiting.parcel.file.bicycles.length === 0}
-            >
-              Take it in
-            </Button>
-            <Button color="inherit" onClick={() => setWaiting(null)}>
-              Leave it
-            </Button>
-          </Box>
-        </Box>
+      {waiting && !busy && (
+        <Seen
+          {...waiting}
+          onTake={() => void take()}
+          onLeave={() => {
+            stop();
+            setWaiting(null);
+            setDoing(null);
+          }}
+        />
       )}
-      <Told doing={doing} />
+      <Told doing={doing} onStop={stop} />
     </Section>
   );
 }

@@ -1,4 +1,5 @@
 'use client';
+import { own } from '@/store/state';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Dialog from '@mui/material/Dialog';
@@ -34,7 +35,7 @@ export function Palette({
   const demo = useWorkshopName() === 'demo';
   const entries = useMemo(() => {
     const go = (path: string) => () => router.push(path);
-    const current = here ? summaries[here] : undefined;
+    const current = here ? own(summaries, here) : undefined;
     const list: Entry[] = [];
     if (current) {
       for (const stage of STAGES)

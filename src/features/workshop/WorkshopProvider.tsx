@@ -1,5 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
 import { createContext, use, useEffect, useState, type ReactNode } from 'react';
 import { useStore } from 'zustand';
 import type { Command } from '@/model/commands';
@@ -8,6 +9,13 @@ import { chosenWorkshop, openWorkshop } from '@/store/browser';
 import type { WorkshopName } from '@/store/database';
 import type { Workshop, WorkshopState } from '@/store/workshop';
 import { Notice } from '@/ui/Notice';
+
+const UnfinishedIntake = dynamic(
+  () => import('../records/UnfinishedIntake').then((module) => module.UnfinishedIntake),
+  {
+    ssr: false,
+  },
+);
 
 /** The workshop that a tab has open. */
 export interface Opened {
@@ -24,29 +32,36 @@ export function WorkshopProvider({ children }: { children: ReactNode }) {
     const name = chosenWorkshop(window.location.search);
     const workshop = openWorkshop(name);
     const demoData = name === 'demo' ? import('@/model/demoWorkshop') : null;
-    void workshop
-      .load(demoData ? async () => (await demoData).demoWorkshop(new Date()) : undefined)
-      .then(() => setOpened({ name, workshop }));
+    void workshop.load(demoData ? async () => (await demoData).demoWorkshop(new Date()) : undefined);
+    // eslint-disable-next-line react-hooks/set-state-in-effect -- which records are opened is known in the browser alone
+    setOpened({ name, workshop });
     return () => workshop.close();
   }, []);
-  if (!opened) {
-    return (
-      <p role="status" style={{ padding: '20vh 24px', textAlign: 'center' }}>
-        Opening the workshop…
-      </p>
-    );
-  }
+  if (!opened) return <Opening />;
   return (
     <WorkshopContext value={opened}>
       <Problem workshop={opened.workshop} />
-      {children}
+      <WhenOpen workshop={opened.workshop}>{children}</WhenOpen>
     </WorkshopContext>
   );
 }
 
+function Opening() {
+  return (
+    <p role="status" style={{ padding: '20vh 24px', textAlign: 'center' }}>
+      Opening the workshop…
+    </p>
+  );
+}
+
+function WhenOpen({ workshop, children }: { workshop: Workshop; children: ReactNode }) {
+  const status = useStore(workshop.store, (state) => state.status);
+  return status === 'loading' ? <Opening /> : children;
+}
+
 function Problem({ workshop }: { workshop: Workshop }) {
-  const { problem, unopened, status } = useStore(workshop.store, (state) => state);
-  const again = () => (status === 'failed' ? window.location.reload() : void workshop.retry());
+  const { problem, unopened, status, unfinished } = useStore(workshop.store, (state) => state);
+  const again = () => (status === 'ready' ? void workshop.retry() : window.location.reload());
   return (
     <>
       {problem && (
@@ -61,6 +76,7 @@ function Problem({ workshop }: { workshop: Workshop }) {
           {problem}
         </Notice>
       )}
+      {unfinished && <UnfinishedIntake {...unfinished} />}
       {unopened.length > 0 && (
         <Notice tone="bad">
           {unopened.length === 1 ? 'One bicycle was' : `${unopened.length} bicycles were`} left closed and untouched.{' '}

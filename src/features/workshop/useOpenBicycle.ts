@@ -1,4 +1,5 @@
 'use client';
+import { own } from '@/store/state';
 import { useEffect, useState } from 'react';
 import type { Bicycle } from '@/model/record';
 import { useWorkshop, useWorkshopState } from './WorkshopProvider';
@@ -6,7 +7,7 @@ import { useWorkshop, useWorkshopState } from './WorkshopProvider';
 /** A bicycle, read whole when it is first asked for; `missing` once it is known that there is none. */
 export function useOpenBicycle(id: string): { bicycle: Bicycle | undefined; missing: boolean } {
   const workshop = useWorkshop();
-  const bicycle = useWorkshopState((state) => state.bicycles[id]);
+  const bicycle = useWorkshopState((state) => own(state.bicycles, id));
   const [gone, setGone] = useState<string | null>(null);
   useEffect(() => {
     let left = false;

@@ -74,7 +74,9 @@ export function useReckon<Output>(id: string, input: unknown): Reckoning<Output>
   }, [caller, id, key]);
 
   if (key === null) return { output: null, errors: [], pending: false, failed: false };
-  const result = answered.get(key) ?? shown?.result ?? null;
+  // A question that failed says nothing about the next one; an answer stands until the next is there.
+  const last = shown && (shown.key === key || shown.result !== 'failed') ? shown.result : null;
+  const result = answered.get(key) ?? last;
   const pending = !answered.has(key) && shown?.key !== key;
   if (result === 'failed') return { output: null, errors: [], pending: false, failed: true };
   return {

@@ -26,9 +26,9 @@ export const workshopFile = z.strictObject({
   /** The drawer; exports of a single bicycle carry none. */
   stock: z.array(stockItem).max(20_000).default([]),
   /** Photographs and sounds that lie in `photos/`, by id. */
-  blobs: z.array(
-    z.strictObject({ id: z.string().min(1).max(80), file: z.string().max(120), type: z.string().max(80) }),
-  ),
+  blobs: z
+    .array(z.strictObject({ id: z.string().min(1).max(80), file: z.string().max(120), type: z.string().max(80) }))
+    .max(20_000),
 });
 export type WorkshopFile = z.output<typeof workshopFile>;
 
@@ -44,10 +44,54 @@ export type Read = { ok: true; file: Omit<WorkshopFile, 'schemaVersion'> } | { o
 
 const envelope = z.looseObject({
   format: z.string(),
-  formatVersion: z.number(),
+  formatVersion: z.number().multipleOf(1).min(1).max(10_000),
   bicycles: z.array(z.unknown()).max(5000),
   settings: z.unknown(),
 });
+/** All but the bicycles, which are opened one by one. */
+const surroundings = workshopFile.omit({ bicycles: true, schemaVersion: true, settings: true });
+
+/** Values in one bicycle and in a whole file: far over ten years of work, and read within a few seconds. */
+const MOST_VALUES = { bicycle: 400_000, file: 20_000_000 };
+
+/** How many values a piece of JSON holds, as far as `most`. Walks without recursion, so that no depth is too deep. */
+function valuesIn(json: unknown, most: number): number {
+  const open: unknown[] = [json];
+  let count = 0;
+  while (open.length > 0 && count <= most) {
+    const value = open.pop();
+    count++;
+    if (typeof value === 'object' && value !== null) for (const each of Object.values(value)) open.push(each);
+  }
+  return count;
+}
+
+const refused = (why: string): Read => ({ ok: false, why });
+
+/** The bicycles of a file, each brought up to date, or why one cannot be read. */
+function openAll(stored: unknown[], onBicycle: (done: number) => void): Bicycle[] | Read {
+  const opened: Bicycle[] = [];
+  const ids = new Set<string>();
+  let values = 0;
+  for (const [i, record] of stored.entries()) {
+    const size = valuesIn(record, MOST_VALUES.bicycle);
+    values += size;
+    if (size > MOST_VALUES.bicycle || values > MOST_VALUES.file)
+      return refused(`Bicycle ${i + 1} in it holds more than a lifetime of work, so nothing was taken.`);
+    const read = openBicycle(record);
+    if (!read.ok)
+      return refused(
+        read.why === 'newer'
+          ? 'A bicycle in it was written by a newer Ergasto. Update this one first.'
+          : `Bicycle ${i + 1} in it cannot be read (${read.detail}), so nothing was taken.`,
+      );
+    if (ids.has(read.bicycle.id)) return refused(`Bicycle ${i + 1} stands in it twice, so nothing was taken.`);
+    ids.add(read.bicycle.id);
+    opened.push(read.bicycle);
+    onBicycle(i + 1);
+  }
+  return opened;
+}
 
 /**
  * Reads `workshop.json`, whole or not at all: an older record is brought up to date, a newer one, a foreign file or a row
@@ -55,51 +99,27 @@ const envelope = z.looseObject({
  *
  * Example: a file of another program gives "This is no export of Ergasto."
  */
-export function readWorkshopFile(json: unknown): Read {
+export function readWorkshopFile(json: unknown, onBicycle: (done: number) => void = () => undefined): Read {
   const loose = envelope.safeParse(json);
-  if (!loose.success || loose.data.format !== FORMAT) return { ok: false, why: 'This is no export of Ergasto.' };
-  const { formatVersion, bicycles, settings, ...rest } = loose.data;
-  if (formatVersion > FORMAT_VERSION)
-    return { ok: false, why: 'It was written by a newer Ergasto. Update this one first.' };
-  const opened: Bicycle[] = [];
-  const names = new Set<string>();
-  for (const [i, stored] of bicycles.entries()) {
-    const read = openBicycle(stored);
-    if (!read.ok)
-      return {
-        ok: false,
-        why:
-          read.why === 'newer'
-            ? 'A bicycle in it was written by a newer Ergasto. Update this one first.'
-            : `Bicycle ${i + 1} in it cannot be read (${read.detail}), so nothing was taken.`,
-      };
-    if (names.has(read.bicycle.id))
-      return { ok: false, why: `Bicycle ${i + 1} stands in it twice, so nothing was taken.` };
-    names.add(read.bicycle.id);
-    opened.push(read.bicycle);
-  }
-  const house: WorkshopSettings | null = settings === null ? null : openSettings(settings);
-  if (settings !== null && !house)
-    return { ok: false, why: 'The settings in it cannot be read, so nothing was taken.' };
-  const parsed = workshopFile.safeParse({
-    ...rest,
-    format: FORMAT,
-    formatVersion,
-    schemaVersion: SCHEMA_VERSION,
-    bicycles: opened,
-    settings: house,
-  });
-  if (!parsed.success) {
-    const [first] = parsed.error.issues;
-    return { ok: false, why: `It cannot be read, at “${first?.path.join('.')}”, so nothing was taken.` };
-  }
-  const dangling = parsed.data.bicycles
-    .flatMap((bicycle) => blobIds(bicycle))
-    .filter((id) => !parsed.data.blobs.some((blob) => blob.id === id));
-  // A photograph may lie on another device; a sent bicycle says so. A whole workshop must be whole.
-  if (dangling.length > 0 && parsed.data.scope === 'workshop' && parsed.data.blobs.length > 0)
-    return { ok: false, why: `${dangling.length} photographs that it speaks of are not in it, so nothing was taken.` };
-  return { ok: true, file: parsed.data };
+  if (!loose.success || loose.data.format !== FORMAT) return refused('This is no export of Ergasto.');
+  const { bicycles, settings, schemaVersion: _version, ...rest } = loose.data;
+  if (rest.formatVersion > FORMAT_VERSION) return refused('It was written by a newer Ergasto. Update this one first.');
+  if (valuesIn({ settings, rest }, MOST_VALUES.bicycle) > MOST_VALUES.bicycle)
+    return refused('It holds more than a workshop can, so nothing was taken.');
+  const house: WorkshopSettings | null = settings === null || settings === undefined ? null : openSettings(settings);
+  if (settings !== null && settings !== undefined && !house)
+    return refused('The settings in it cannot be read, so nothing was taken.');
+  const parsed = surroundings.safeParse(rest);
+  if (!parsed.success)
+    return refused(`It cannot be read, at “${parsed.error.issues[0]?.path.join('.')}”, so nothing was taken.`);
+  const opened = openAll(bicycles, onBicycle);
+  return Array.isArray(opened) ? { ok: true, file: { ...parsed.data, settings: house, bicycles: opened } } : opened;
+}
+
+/** Photographs and sounds that bicycles speak of and that are not in a file. */
+export function missingBlobs({ bicycles, blobs }: Pick<WorkshopFile, 'bicycles' | 'blobs'>): string[] {
+  const there = new Set(blobs.map((blob) => blob.id));
+  return bicycles.flatMap((bicycle) => blobIds(bicycle)).filter((id) => !there.has(id));
 }
 
 /** The JSON Schema of `workshop.json`, as it is published. */

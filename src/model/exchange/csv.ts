@@ -3,11 +3,21 @@ import { checkById } from '@/core/inspect/checks';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Bicycle } from '../record';
 
+/**
+ * What a spreadsheet would run as a formula: also behind blanks and line breaks, which many pass over, and in the wide forms
+ * of the signs. A text that is led by apostrophes already gets one more, so that taking one away gives the text again.
+ */
+const FORMULA = /^'*[\s\p{Cc}\p{Cf}]*[=+\-@＝＋－＠]|^'*[\t\r\n]/u;
+
 /** A cell that a spreadsheet would run as a formula is led by an apostrophe, which makes it text. */
 export function harmless(value: string | number | null): string {
   if (value === null) return '';
-  const text = String(value);
-  return /^[=+\-@\t\r]/.test(text) && typeof value === 'string' ? `'${text}` : text;
+  return typeof value === 'string' && FORMULA.test(value) ? `'${value}` : String(value);
+}
+
+/** A text as it was before `harmless`. */
+export function plainCell(text: string): string {
+  return text.startsWith("'") && FORMULA.test(text) ? text.slice(1) : text;
 }
 
 function table(fields: string[], rows: (string | number | null)[][]): string {

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { z } from 'zod';
 import { STOCK_STATES, stockItem, type StockItem } from '../record';
-import { harmless } from './csv';
+import { harmless, plainCell } from './csv';
 
 const FIELDS = [
   'id',
@@ -43,7 +43,6 @@ const whole = z
   .string()
   .regex(/^\d{1,10}$/, { error: 'give whole minor units' })
   .transform(Number);
-const bare = (text: string) => (/^'[=+\-@\t\r]/.test(text) ? text.slice(1) : text);
 const row = z.object({
   id: z.string().default(''),
   what: z.string().min(1, { error: 'say what it is' }).max(120),
@@ -81,7 +80,9 @@ export function readStockCsv(text: string, newId: () => string, now: string): St
   const errors: string[] = [];
   const items = new Map<string, StockItem>();
   parsed.data.forEach((cells, i) => {
-    const unescaped = Object.fromEntries(Object.entries(cells).map(([key, value]) => [key, bare(String(value ?? ''))]));
+    const unescaped = Object.fromEntries(
+      Object.entries(cells).map(([key, value]) => [key, plainCell(String(value ?? ''))]),
+    );
     const read = row.safeParse(unescaped);
     if (!read.success) {
       const [first] = read.error.issues;
