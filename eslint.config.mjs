@@ -13,7 +13,8 @@ const MAY_IMPORT = {
   store: ['model', 'core'],
   ui: ['model', 'core'],
   features: ['core', 'model', 'sim', 'worker', 'store', 'ui'],
-  app: ['features', 'ui', 'core'],
+  // A route handler asks the threads; pages ask through the features.
+  app: ['features', 'ui', 'worker', 'core'],
 };
 
 const layers = Object.keys(MAY_IMPORT);

@@ -34,7 +34,7 @@ export default defineConfig({
     },
   },
   webServer: {
-    command: `node node_modules/next/dist/bin/next start -p ${PORT} -H 127.0.0.1`,
+    command: `node scripts/server.mjs ${PORT}`,
     url: `http://127.0.0.1:${PORT}`,
     env: { NEXT_TELEMETRY_DISABLED: '1' },
     timeout: 60_000,

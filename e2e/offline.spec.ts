@@ -8,14 +8,10 @@ const STAGES = ['look-over', 'decide', 'strip', 'clean', 'overhaul', 'rebuild', 
 test('after one visit everything works with the server gone, and no rule of the policy is ever broken', async ({
   browser,
 }) => {
-  const server = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-p', String(PORT), '-H', '127.0.0.1'],
-    {
-      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
-      stdio: 'ignore',
-    },
-  );
+  const server = spawn(process.execPath, ['scripts/server.mjs', String(PORT)], {
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
+    stdio: 'ignore',
+  });
   const context = await browser.newContext({ baseURL: ADDRESS, reducedMotion: 'reduce', serviceWorkers: 'allow' });
   try {
     await expect(async () => expect((await fetch(ADDRESS)).status).toBe(200)).toPass({ timeout: 30_000 });
@@ -51,6 +47,14 @@ test('after one visit everything works with the server gone, and no rule of the 
     await page.goto('/');
     await page.getByRole('link', { name: /Grey winter racer/ }).click();
     await expect(page.getByRole('heading', { name: 'Grey winter racer' })).toBeVisible();
+    for (const address of ['/nowhere', '/nowhere/at/all?x=1']) {
+      await page.goto(address);
+      await expect(page.getByRole('heading', { name: 'There is no such page' })).toBeVisible();
+    }
+    await page.getByRole('link', { name: 'Back to the floor' }).click();
+    await expect(page.getByRole('heading', { name: 'On the floor' })).toBeVisible();
+    await page.goto('/gallery');
+    await expect(page.getByRole('main').getByRole('heading').first()).toBeVisible();
     await page.goto('/records?send=green-tourer');
     await page.getByRole('button', { name: 'By a code' }).click();
     await expect(page.getByText(/Ergasto cannot be reached/)).toBeVisible();

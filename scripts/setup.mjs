@@ -83,7 +83,7 @@ export async function build() {
 
 /** Starts the built application and waits until it answers. */
 export async function serve(port) {
-  const child = spawn(process.execPath, [NEXT, 'start', '-p', String(port), '-H', '127.0.0.1'], {
+  const child = spawn(process.execPath, ['scripts/server.mjs', String(port)], {
     cwd: ROOT,
     env: ENV,
     stdio: ['ignore', 'ignore', 'inherit'],

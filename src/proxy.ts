@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { NextResponse, type NextRequest } from 'next/server';
+import { isOwnHost } from './app/api/callers';
 import { policyFor } from './app/policy';
 
 let hashes: Record<string, string[]> | null = null;
@@ -19,8 +20,13 @@ function scriptHashes(): Record<string, string[]> {
   return hashes;
 }
 
-/** Lays the content security policy over every page. */
+/** Lays the content security policy over every page, and gives none under a name that is not ours. */
 export function proxy(request: NextRequest): NextResponse {
+  if (!isOwnHost(request.headers.get('host')))
+    return new NextResponse('Ergasto does not answer under that name. ERGASTO_HOSTS names more of them.\n', {
+      status: 403,
+      headers: { 'content-type': 'text/plain; charset=utf-8' },
+    });
   const response = NextResponse.next();
   if (process.env.NODE_ENV === 'production') {
     const known = scriptHashes();

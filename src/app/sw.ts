@@ -20,8 +20,22 @@ async function asNew(request: Request): Promise<Response> {
   return new Response(kept.body, { status: kept.status, headers: kept.headers });
 }
 
+/** The server's answer to an address that is no page of ours, and without it our own page that says so. */
+async function unknownPage(request: Request): Promise<Response> {
+  try {
+    return await fetch(request);
+  } catch {
+    return (await serwist.matchPrecache('/missing')) ?? Response.error();
+  }
+}
+
 self.addEventListener('fetch', (event) => {
   const { request } = event;
+  if (request.mode === 'navigate' && !serwist.getPrecacheKeyForUrl(new URL(request.url).pathname)) {
+    event.stopImmediatePropagation();
+    event.respondWith(unknownPage(request));
+    return;
+  }
   if (request.destination === 'worker') {
     event.stopImmediatePropagation();
     event.respondWith(asNew(request));

@@ -12,7 +12,7 @@ import { bicycleRecord, type Bicycle } from './record';
 
 const AT = '2026-11-25T10:00:00.000Z';
 const at = (minute: number) => new Date(Date.parse(AT) + minute * 60_000).toISOString();
-const origin = () => ({ ...newBicycle('b1', AT, 'Green tourer'), sharedAt: at(1) });
+const origin = (): Bicycle => ({ ...newBicycle('b1', AT, 'Green tourer'), sharedAt: at(1) });
 
 const command: fc.Arbitrary<Command> = fc.oneof(
   fc.constantFrom('preserve', 'period', 'donor').map((brief): Command => ({ type: 'setBrief', brief })),

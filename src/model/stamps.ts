@@ -8,9 +8,12 @@ export const OURS = /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z [^\n]{1,90}$/;
 
 /** A moment as we write it, or null where a text is none. Example: `2026-11-25T11:00:00+01:00` → `2026-11-25T10:00:00.000Z`. */
 export function momentIn(text: string): string | null {
-  if (!/^\d{4}-\d\d-\d\dT\d\d:\d\d/.test(text)) return null;
+  const [, day] = /^(\d{4}-\d\d-\d\d)T\d\d:\d\d/.exec(text) ?? [];
   const ms = Date.parse(text);
-  return Number.isNaN(ms) ? null : new Date(ms).toISOString();
+  // The thirtieth of February is read as the second of March: a day that the calendar lacks names no moment.
+  if (day === undefined || !Number.isFinite(ms)) return null;
+  if (new Date(`${day}T00:00:00Z`).toISOString().slice(0, 10) !== day) return null;
+  return new Date(ms).toISOString();
 }
 
 /** The stamp of a change. Example: `stampOf('2026-11-25T10:00:00Z', 'c1')` → `2026-11-25T10:00:00.000Z c1`. */

@@ -1,4 +1,5 @@
 import type { InputError } from '@/core/calculator';
+import { LONG } from './lane';
 
 export type Reckoned<Output = unknown> = { ok: true; output: Output } | { ok: false; errors: InputError[] };
 
@@ -20,9 +21,6 @@ interface Request {
 
 /** A dropped request is left to finish this long: starting a worker anew takes longer than most reckonings. */
 const GRACE_MS = 250;
-
-/** Calculators that may take longer than a blink; the rest must not wait behind them. */
-const LONG = new Set(['money.appraise', 'buy.appraise', 'money.samples']);
 
 class Lane {
   private worker: Started | null = null;

@@ -1,18 +1,19 @@
+import { createGuesses } from './guesses';
+
 /** Letters and digits that are not mistaken for one another when they are read out. */
 const ALPHABET = '23456789ABCDEFGHJKLMNPQRSTUVWXYZ';
 const CODE_LENGTH = 8;
 export const KEPT_MS = 10 * 60_000;
 export const MOST_PARCEL_BYTES = 60_000_000;
 const MOST_BYTES = 200_000_000;
-const MOST_WRONG = 30;
-const WRONG_WINDOW_MS = 60_000;
 
 export type Shelved = { ok: true; code: string; until: number } | { ok: false; why: 'too-large' | 'full' };
 export type Fetched = { ok: true; data: Uint8Array } | { ok: false; why: 'unknown' | 'too-many-tries' };
 
 export interface Shelf {
   put(data: Uint8Array): Shelved;
-  take(code: string): Fetched;
+  /** `caller`: by what one who tries codes is told from the others. */
+  take(code: string, caller: string): Fetched;
 }
 
 /** A code as it is compared: capitals, without spaces and dashes. */
@@ -22,17 +23,16 @@ export function plainCode(code: string): string {
 
 /**
  * Where a parcel lies between two devices: in memory, for ten minutes, bounded in size, gone when it is fetched. Clock and
- * dice come in. Wrong codes are counted, so that guessing ends soon.
+ * dice come in.
  *
- * Example: `shelf.take(shelf.put(data).code)` gives the data once, and "unknown" the second time.
+ * Example: `shelf.take(shelf.put(data).code, caller)` gives the data once, and "unknown" the second time.
  */
 export function createShelf(around: { nowMs(): number; randomBytes(count: number): Uint8Array }): Shelf {
   const parcels = new Map<string, { data: Uint8Array; until: number }>();
-  let wrong: number[] = [];
+  const guesses = createGuesses(around.nowMs);
   function sweep(): void {
     const now = around.nowMs();
     for (const [code, parcel] of parcels) if (parcel.until <= now) parcels.delete(code);
-    wrong = wrong.filter((at) => now - at < WRONG_WINDOW_MS);
   }
   return {
     put(data) {
@@ -47,13 +47,13 @@ export function createShelf(around: { nowMs(): number; randomBytes(count: number
       parcels.set(code, { data, until });
       return { ok: true, code, until };
     },
-    take(code) {
+    take(code, caller) {
       sweep();
-      if (wrong.length >= MOST_WRONG) return { ok: false, why: 'too-many-tries' };
+      if (!guesses.mayTry(caller)) return { ok: false, why: 'too-many-tries' };
       const plain = plainCode(code);
       const parcel = parcels.get(plain);
       if (!parcel) {
-        wrong.push(around.nowMs());
+        guesses.wrong(caller);
         return { ok: false, why: 'unknown' };
       }
       parcels.delete(plain);

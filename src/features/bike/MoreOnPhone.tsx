@@ -23,7 +23,7 @@ export function MoreOnPhone() {
       >
         <MoreVert />
       </IconButton>
-      <Menu anchorEl={at} open={at !== null} onClose={() => setAt(null)}>
+      <Menu anchorEl={at} open={at !== null} onClose={() => setAt(null)} disablePortal>
         {WAYS.map(({ href, title }) => (
           <MenuItem key={href} component={Link} prefetch={false} href={href} sx={{ minHeight: 56 }}>
             {title}

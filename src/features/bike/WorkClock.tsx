@@ -66,7 +66,7 @@ export function WorkClock({ bicycle, send, stage, clock }: StageProps & { stage:
         {running && <AccessTime sx={{ fontSize: 18, color: 'primary.main' }} />}
         {hours(Math.floor(whole))}
       </Button>
-      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)} disablePortal>
         {running ? (
           <MenuItem
             onClick={() => {

@@ -37,8 +37,8 @@ async function opened(zip: Blob, onProgress: OnProgress): Promise<Parcel> {
   for (const { id, file, type } of read.file.blobs) {
     const entry = byName.get(file);
     if (!entry) throw new Refused(`The photograph ${file} is named in it and not there, so nothing was taken.`);
-    if (!/^(image\/(jpeg|png|webp)|audio\/[\w.+-]+)/.test(type))
-      throw new Refused(`${file} is neither a photograph nor a sound, so nothing was taken.`);
+    if (!/^(image\/(jpeg|png|webp)|audio\/[\w.+-]+)(;|$)/.test(type))
+      throw new Refused(`What is called ${file} in it is neither a photograph nor a sound, so nothing was taken.`);
     if (named.has(entry)) throw new Refused(`The photograph ${file} is named in it twice, so nothing was taken.`);
     named.set(entry, { id, type });
   }

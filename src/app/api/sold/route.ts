@@ -1,8 +1,12 @@
 import { bicycleKind } from '@/core/bicycle';
 import { soldFeed } from '@/features/buy/soldFeed';
+import { refusedCaller } from '../callers';
+import { onlyAllowed } from '../methods';
 
 /** The stand-in for a feed of sold prices: `?kind=` holds what the bicycle is, as JSON. */
 export function GET(request: Request): Response {
+  const why = refusedCaller(request.headers);
+  if (why) return Response.json({ errors: [{ path: '', message: why }] }, { status: 403 });
   const text = new URL(request.url).searchParams.get('kind') ?? '{}';
   let raw: unknown;
   try {
@@ -18,3 +22,12 @@ export function GET(request: Request): Response {
     );
   return Response.json(soldFeed(kind.data, new Date()));
 }
+
+const notAllowed = onlyAllowed('GET');
+export {
+  notAllowed as POST,
+  notAllowed as PUT,
+  notAllowed as PATCH,
+  notAllowed as DELETE,
+  notAllowed as OPTIONS,
+};

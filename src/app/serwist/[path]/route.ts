@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 
 /** Pages are the same for everyone; a new build is a new revision of each. */
 const revision = randomUUID();
-const PAGES = ['/', '/bike', '/bench', '/records', '/practice', '/settings', '/stock'];
+const PAGES = ['/', '/bike', '/bench', '/records', '/practice', '/settings', '/stock', '/gallery', '/missing'];
 
 export const { dynamic, dynamicParams, revalidate, generateStaticParams, GET } = createSerwistRoute({
   swSrc: 'src/app/sw.ts',

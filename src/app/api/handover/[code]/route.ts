@@ -1,8 +1,12 @@
+import { callerOf, refusedCaller } from '../../callers';
+import { onlyAllowed } from '../../methods';
 import { shelf } from '../shelf';
 
 /** Gives a parcel out, once. */
-export async function POST(_request: Request, { params }: { params: Promise<{ code: string }> }): Promise<Response> {
-  const taken = shelf.take((await params).code);
+export async function POST(request: Request, { params }: { params: Promise<{ code: string }> }): Promise<Response> {
+  const why = refusedCaller(request.headers);
+  if (why) return Response.json({ why }, { status: 403 });
+  const taken = shelf.take((await params).code.slice(0, 100), callerOf(request.headers));
   if (taken.ok)
     return new Response(taken.data as Uint8Array<ArrayBuffer>, {
       headers: { 'content-type': 'application/zip', 'cache-control': 'no-store' },
@@ -14,3 +18,13 @@ export async function POST(_request: Request, { params }: { params: Promise<{ co
       )
     : Response.json({ why: 'Too many wrong codes: wait a minute.' }, { status: 429 });
 }
+
+const notAllowed = onlyAllowed('POST');
+export {
+  notAllowed as GET,
+  notAllowed as HEAD,
+  notAllowed as PUT,
+  notAllowed as PATCH,
+  notAllowed as DELETE,
+  notAllowed as OPTIONS,
+};

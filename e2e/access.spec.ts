@@ -1,0 +1,132 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { openDemo, placeRow, toStage } from './bench';
+
+const STAGES = ['buy', 'look-over', 'decide', 'strip', 'clean', 'overhaul', 'rebuild', 'prove', 'hand-over'] as const;
+const STAFF = '/bike?id=ferry-staff-7&stage=';
+
+type Look = (view: string) => Promise<void>;
+
+async function everyStage(page: Page, look: Look, phone: boolean): Promise<void> {
+  await page.goto('/?workshop=own');
+  await expect(page.getByRole('heading', { name: 'The stand is empty' })).toBeVisible();
+  await look('empty floor');
+  await openDemo(page);
+  await look('floor');
+  await page.goto(`${STAFF}buy`);
+  if (!phone)
+    await expect(page.getByRole('list', { name: 'What the signs on the drawing mean' })).toContainText('Unsafe');
+  for (const stage of STAGES) {
+    await toStage(page, stage);
+    await expect(page.getByRole('main').getByRole('heading', { level: 2 }).first()).toBeVisible();
+    if (stage === 'look-over') await placeRow(page, 'Chain').click();
+    await look(stage);
+  }
+}
+
+/** The other views that differ in what they are built of, each in the state in which it holds most. */
+async function otherViews(page: Page, look: Look): Promise<void> {
+  for (const part of ['lead', 'door', 'age']) {
+    await page.goto(`/bike?id=green-tourer&stage=buy&part=${part}`);
+    await expect(page.getByRole('main').getByRole('heading', { level: 2 }).first()).toBeVisible();
+    if (part === 'door') await expect(page.getByRole('group', { name: 'Seat post' })).toBeVisible();
+    await look(part);
+  }
+  await page.goto('/bike?id=grey-racer&stage=look-over');
+  await expect(page.getByRole('list', { name: 'Likeliest causes' })).toBeVisible();
+  await look('complaint');
+  await page.goto('/bike?id=harbour-mixte&stage=decide');
+  await expect(page.getByText('Estimate: Harbour mixte')).toBeVisible();
+  await look('estimate');
+  await page.goto(`${STAFF}strip&tray=hub.front`);
+  await page.getByRole('button', { name: 'It will not move' }).click();
+  await expect(page.getByRole('list', { name: /The ladder/ })).toBeVisible();
+  await look('tray');
+  for (const place of ['hub.front', 'headset', 'pedal.left']) {
+    await page.goto(`${STAFF}overhaul&tray=${place}&show=look.measure.set.round.after.next`);
+    await expect(page.getByRole('heading', { name: 'When next' })).toBeVisible();
+    await look(`overhaul ${place}`);
+  }
+  await page.goto('/practice');
+  await expect(page.getByRole('button', { name: 'Lock it' })).toBeVisible();
+  await look('practice');
+  await page.goto('/settings');
+  await expect(page.getByRole('heading', { name: 'Money and hours' })).toBeVisible();
+  await look('house rules');
+  await page.goto(`${STAFF}prove`);
+  await page.locator('[data-place="crank.left"]').press('Enter');
+  await expect(page.getByRole('region', { name: 'Crank arm, left' })).toBeVisible();
+  await look('a place');
+  await page.goto('/gallery');
+  await expect(page.getByRole('heading', { name: 'Signs' })).toBeVisible();
+  await look('pieces');
+  await page.goto('/bench?id=ferry-staff-7&task=strip');
+  await expect(page.getByRole('heading', { level: 2 })).toBeVisible();
+  await look('bench');
+}
+
+/** Everything that lies over a page: menus, dialogs, the palette, the page of keys, the drawer of gauges. */
+async function whatOpens(page: Page, look: Look, phone: boolean): Promise<void> {
+  await openDemo(page);
+  if (phone) {
+    await page.getByRole('button', { name: 'More' }).click();
+    await expect(page.getByRole('menuitem', { name: 'Records' })).toBeVisible();
+    await look('more');
+    await page.keyboard.press('Escape');
+  }
+  await page.getByRole('button', { name: 'A bicycle comes in' }).click();
+  await expect(page.getByLabel(/What is it/)).toBeVisible();
+  await look('a bicycle comes in');
+  await page.keyboard.press('Escape');
+  await page.goto(`${STAFF}strip`);
+  await page.getByRole('button', { name: /put down.*correct it/ }).click();
+  await expect(page.getByRole('menuitem').first()).toBeVisible();
+  await look('the clock');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('g');
+  await page.getByRole('textbox', { name: 'Diameter' }).fill('35');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('list', { name: 'What it may be' })).toBeVisible();
+  await look('gauges');
+  await page.keyboard.press('Escape');
+  await page.goto('/stock');
+  await expect(page.getByRole('list', { name: 'Parts in stock' })).toBeVisible();
+  await look('stock');
+  await page
+    .getByRole('button', { name: /Put .*in|Add/ })
+    .first()
+    .click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await look('a part goes in');
+  await page.keyboard.press('Escape');
+  await page.goto('/records');
+  await expect(page.getByRole('heading', { name: 'Room in this browser' })).toBeVisible();
+  await look('records');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
+  await look('keys');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Control+k');
+  await expect(page.getByRole('combobox', { name: 'Find anything and go there' })).toBeVisible();
+  await look('palette');
+}
+
+for (const scheme of ['light', 'dark'] as const)
+  for (const width of ['laptop', 'phone'] as const)
+    test(`no rule of accessibility is broken, ${scheme}, on a ${width}`, async ({ page }) => {
+      test.setTimeout(300_000);
+      await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
+      if (width === 'phone') await page.setViewportSize({ width: 390, height: 844 });
+      const look: Look = async (view) => {
+        const rules = new AxeBuilder({ page }).setLegacyMode();
+        // The dark sheet differs in its colours alone.
+        if (scheme === 'dark') rules.withRules(['color-contrast']);
+        else rules.options({ resultTypes: ['violations'] });
+        const { violations } = await rules.analyze();
+        const found = violations.map(({ id, nodes }) => [id, nodes.slice(0, 2).map((node) => node.html.slice(0, 160))]);
+        expect.soft([view, found]).toEqual([view, []]);
+      };
+      await whatOpens(page, look, width === 'phone');
+      await everyStage(page, look, width === 'phone');
+      if (width === 'laptop') await otherViews(page, look);
+    });
