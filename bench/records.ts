@@ -1,5 +1,6 @@
 /** Measures the records at size, in a real browser: opening, saving, the floor, its search, dragging, export and import. */
 import type { Browser, Page } from '@playwright/test';
+import type { Line } from './line';
 import { newBicycle } from '../src/model/fresh';
 import type { Bicycle } from '../src/model/record';
 
@@ -8,8 +9,6 @@ const OBSERVATIONS = 300;
 const PHOTOS = 60;
 const FLOOR = 500;
 const CHECKS = ['tyres', 'hub-front', 'headset', 'chain', 'cranks', 'frame'];
-
-type Line = (what: string, measured: string, compared: string) => void;
 
 function heavyBicycle(): Bicycle {
   const bicycle = newBicycle('heavy', AT, 'Heavy one', { mudguards: true, rack: true });

@@ -48,3 +48,34 @@ export function complaints(page: Page): string[] {
   });
   return heard;
 }
+
+/** Fills the own workshop with copies of a bicycle of the demonstration, past the interface. */
+export async function copies(page: Page, count: number): Promise<void> {
+  await openDemo(page);
+  await page.goto('/?workshop=own');
+  await expect(page.getByRole('main')).toBeVisible();
+  // The application lets go of its database first.
+  await page.goto('/icon.svg');
+  await page.evaluate(async (wanted) => {
+    const open = (name: string) =>
+      new Promise<IDBDatabase>((resolve, reject) => {
+        const asking = indexedDB.open(name);
+        asking.onsuccess = () => resolve(asking.result);
+        asking.onerror = () => reject(new Error(`${name} does not open`));
+      });
+    const done = (request: IDBRequest) => new Promise((resolve) => (request.onsuccess = () => resolve(request.result)));
+    const demo = await open('ergasto-demo');
+    const stored = (await done(demo.transaction('bicycles').objectStore('bicycles').get('green-tourer'))) as {
+      bicycle: object;
+    };
+    demo.close();
+    const own = await open('ergasto-own');
+    const change = own.transaction('bicycles', 'readwrite');
+    for (let i = 0; i < wanted; i++)
+      change
+        .objectStore('bicycles')
+        .put({ ...stored, history: [], bicycle: { ...stored.bicycle, id: `b${i}`, name: `Bicycle ${i}` } }, `b${i}`);
+    await new Promise((resolve) => (change.oncomplete = resolve));
+    own.close();
+  }, count);
+}

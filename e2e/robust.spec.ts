@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { openDemo, read, toStage, placeRow } from './bench';
+import { complaints, openDemo, read, toStage, placeRow } from './bench';
 
 const STAGES = ['buy', 'look-over', 'decide', 'strip', 'clean', 'overhaul', 'rebuild', 'prove', 'hand-over'] as const;
 
@@ -54,8 +54,22 @@ test('unknown pages and bicycles show a way back, an unknown stage opens the fir
   await page.getByRole('link', { name: 'Back to the floor' }).click();
   await expect(page).toHaveURL(/\/$/);
   await openDemo(page);
+  const heard = complaints(page);
+  for (const name of ['constructor', '__proto__', 'toString', 'hasOwnProperty']) {
+    await page.goto(`/bike?id=${name}&stage=buy`);
+    await expect(page.getByRole('heading', { name: 'There is no such bicycle here' })).toBeVisible();
+    await page.goto(`/bench?id=${name}&task=${name}`);
+    await expect(page.getByRole('heading').first()).toBeVisible();
+    await page.goto(`/bike?id=ferry-staff-7&stage=${name}&part=${name}&tray=${name}&place=${name}&show=${name}`);
+    await expect(page.getByRole('heading', { name: 'Ferry staff bike 7' })).toBeVisible();
+    for (const stage of ['strip', 'overhaul', 'buy', 'look-over']) {
+      await page.goto(`/bike?id=ferry-staff-7&stage=${stage}&part=${name}&tray=${name}&place=${name}&show=${name}`);
+      await expect(page.getByRole('main').getByRole('heading', { level: 2 }).first()).toBeVisible();
+    }
+  }
   await page.goto('/bike?id=green-tourer&stage=polish');
   await expect(page.getByRole('heading', { name: 'What may it cost?' })).toBeVisible();
+  expect(heard).toEqual([]);
 });
 
 test('two tabs stay in step and neither overwrites the other', async ({ context, page }) => {

@@ -82,7 +82,7 @@ test('no page of another site asks in its visitor’s name, and no foreign name 
     ['GET', '/api/sold'],
   ] as const;
   for (const [method, path] of routes)
-    for (const headers of [
+    for (const headers of <Record<string, string>[]>[
       { origin: 'http://elsewhere.example' },
       { origin: `http://127.0.0.1:${PORT + 1}` },
       { origin: 'null' },

@@ -50,6 +50,19 @@ describe('the command line', () => {
     expect(lines.map((line) => line.cause ?? line.errors?.length)).toEqual(['none', 1, 'bottom-bracket']);
   });
 
+  test('it ends quietly when nobody reads on', () => {
+    const { status, stdout, stderr } = spawnSync(
+      'bash',
+      [
+        '-c',
+        'yes \'{"left":"firm","right":"firm"}\' | head -20000 | node node_modules/tsx/dist/cli.mjs scripts/reckon.ts inspect.crankPlay --lines | head -1; exit ${PIPESTATUS[2]}',
+      ],
+      { encoding: 'utf8' },
+    );
+    expect(JSON.parse(stdout)).toMatchObject({ cause: 'none' });
+    expect([status, stderr.replace(/^npm .*$/gm, '').trim()]).toEqual([0, '']);
+  });
+
   test('the list and the schemas', () => {
     expect(commandLine(['--list'], '').stdout).toMatch(/^money\.appraise\tWhat may be paid$/m);
     const schema = JSON.parse(commandLine(['--schema', 'money.appraise'], '').stdout) as {

@@ -25,7 +25,12 @@ interface Check {
   pattern?: RegExp;
 }
 
-const MOST_ROWS = 3;
+const FEW_ROWS = 3;
+/** Where a list has no bound of its own. */
+const MANY_ROWS = 300;
+
+/** How long lists are: a few rows, or as many as the schema takes. */
+export type Rows = 'few' | 'most';
 /** Names that are dangerous where a table is asked without care. */
 const AWKWARD = ['constructor', 'toString', 'a/b', 'x.y', 'ä', ' '];
 
@@ -65,11 +70,14 @@ function texts(definition: Definition): fc.Arbitrary<string> {
   return awkward.length > 0 ? fc.oneof({ weight: 4, arbitrary: plain }, fc.constantFrom(...awkward)) : plain;
 }
 
-function objects(shape: Record<string, z.core.$ZodType>): fc.Arbitrary<unknown> {
+function objects(shape: Record<string, z.core.$ZodType>, rows: Rows): fc.Arbitrary<unknown> {
   const optional = (schema: z.core.$ZodType) => ['optional', 'default', 'prefault'].includes(definitionOf(schema).type);
-  const made = fc.record(Object.fromEntries(Object.entries(shape).map(([key, schema]) => [key, fromSchema(schema)])), {
-    requiredKeys: Object.keys(shape).filter((key) => !optional(shape[key]!)),
-  });
+  const made = fc.record(
+    Object.fromEntries(Object.entries(shape).map(([key, schema]) => [key, fromSchema(schema, rows)])),
+    {
+      requiredKeys: Object.keys(shape).filter((key) => !optional(shape[key]!)),
+    },
+  );
   if (!['low', 'likely', 'high'].every((key) => key in shape)) return made;
   // A range is in order; the schema says so in a rule that cannot be read from outside.
   return made.map((range) => {
@@ -83,25 +91,27 @@ function objects(shape: Record<string, z.core.$ZodType>): fc.Arbitrary<unknown> 
  * Values that a schema takes, made from the schema itself: the ends of every range, names that every object is born with, a
  * field left out where it may be. Rules that span several fields are not known here; what breaks one is refused in words.
  */
-export function fromSchema(schema: z.core.$ZodType): fc.Arbitrary<unknown> {
+export function fromSchema(schema: z.core.$ZodType, rows: Rows = 'few'): fc.Arbitrary<unknown> {
   const definition = definitionOf(schema);
-  const inner = () => fromSchema(definition.innerType!);
+  const inner = () => fromSchema(definition.innerType!, rows);
   switch (definition.type) {
     case 'object':
-      return objects(definition.shape!);
+      return objects(definition.shape!, rows);
     case 'array': {
       const bound = (name: string, key: 'minimum' | 'maximum') =>
         checksOf(definition).find(({ check }) => check === name)?.[key];
-      const min = bound('min_length', 'minimum') ?? 0;
-      const max = bound('max_length', 'maximum') ?? MOST_ROWS;
-      return fc.array(fromSchema(definition.element!), {
-        minLength: min,
-        maxLength: Math.max(min, Math.min(max, min + MOST_ROWS)),
-      });
+      const least = bound('min_length', 'minimum') ?? 0;
+      const most = bound('max_length', 'maximum') ?? MANY_ROWS;
+      const few = { minLength: least, maxLength: Math.max(least, Math.min(most, least + FEW_ROWS)) };
+      const each = fromSchema(definition.element!, rows);
+      // Not left to chance: the generator is shy of long lists.
+      return rows === 'few' ? fc.array(each, few) : fc.array(each, { minLength: most, maxLength: most, size: 'max' });
     }
     case 'record':
       return fc
-        .array(fc.tuple(fromSchema(definition.keyType!), fromSchema(definition.valueType!)), { maxLength: MOST_ROWS })
+        .array(fc.tuple(fromSchema(definition.keyType!, rows), fromSchema(definition.valueType!, rows)), {
+          maxLength: FEW_ROWS,
+        })
         .map((pairs) => Object.fromEntries(pairs as [string, unknown][]));
     case 'string':
       return texts(definition);
@@ -120,7 +130,7 @@ export function fromSchema(schema: z.core.$ZodType): fc.Arbitrary<unknown> {
     case 'prefault':
       return inner();
     case 'union':
-      return fc.oneof(...definition.options!.map(fromSchema));
+      return fc.oneof(...definition.options!.map((option) => fromSchema(option, rows)));
     case 'unknown':
       return fc.jsonValue({ maxDepth: 1 });
     default:

@@ -12,6 +12,8 @@ export interface InputError {
 export interface Calculator<Schema extends z.ZodType = z.ZodType, Output = unknown> {
   id: string;
   title: string;
+  /** A question that is answered: what a reader tries first, and what every calculator is tested with. */
+  example: z.input<Schema>;
   input: Schema;
   run(input: z.output<Schema>): Output;
 }
@@ -69,8 +71,11 @@ export function rule<Schema extends z.ZodType>(
   holds: (value: z.output<Schema>) => boolean,
   message: string | ((value: z.output<Schema>) => string),
 ): Schema {
+  const ofFields = (schema as unknown as { _zod: { def: { type: string } } })._zod.def.type === 'object';
   const checked = schema.refine(
     (value) => {
+      // What is no object at all is told so, and nothing is said of fields that it cannot have.
+      if (ofFields && (typeof value !== 'object' || value === null || Array.isArray(value))) return true;
       try {
         return holds(value);
       } catch {

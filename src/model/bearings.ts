@@ -1,3 +1,4 @@
+import { own } from '@/core/own';
 import type { AdjustConeInput } from '@/core/bearings/adjustCone';
 import type { BearingBench } from '@/core/bearings/benchTypes';
 import type { ClampAllowanceInput } from '@/core/bearings/clampAllowance';
@@ -67,6 +68,9 @@ export function allowanceInput(tray: Tray, bench: BearingBench): ClampAllowanceI
   return { axle: { majorMm, pitchMm, boreMm }, coneSpanMm, clampForceN };
 }
 
+/** Trials of one bearing that are asked about. */
+const MOST_LEARNT = 60;
+
 /** Places of one kind of bearing, so that a left pedal learns from a right one. */
 const likePlace = (place: string) => place.replace(/^pedal\..*$/, 'pedal');
 
@@ -90,7 +94,7 @@ export function dragInput(
       .filter((cone) => likePlace(cone.place) === likePlace(place))
       .slice(-200)
       // Skewers differ little from hub to hub; the allowance at hand stands for those of before.
-      .map(({ trials }) => ({ allowanceDeg, trials })),
+      .map(({ trials }) => ({ allowanceDeg, trials: trials.slice(0, MOST_LEARNT) })),
   };
 }
 
@@ -166,7 +170,7 @@ export function contactInput(
 
 /** What is noted of a cartridge. */
 export function cartridgeOf(tray: Tray, id: string): CartridgeNote {
-  return tray.cartridges[id] ?? UNMEASURED;
+  return own(tray.cartridges, id) ?? UNMEASURED;
 }
 
 /** The question for `bearings.serviceDue`; null until it was serviced. */

@@ -1,3 +1,4 @@
+import { own } from '@/core/own';
 import { produce, type Draft } from 'immer';
 import { z } from 'zod';
 import { bicycleKind, BRIEFS } from '@/core/bicycle';
@@ -300,7 +301,7 @@ function change(bicycle: Draft<Bicycle>, step: Command): void {
     }
     case 'countBalls': {
       const { balls } = trayOf(bicycle, step.place);
-      balls[step.side] = { ...UNCOUNTED, ...balls[step.side], ...step.changes };
+      balls[step.side] = { ...UNCOUNTED, ...own(balls, step.side), ...step.changes };
       return;
     }
     case 'chooseAssembly':
@@ -370,7 +371,7 @@ function change(bicycle: Draft<Bicycle>, step: Command): void {
     }
     case 'noteCartridge': {
       const { cartridges } = trayOf(bicycle, step.place);
-      cartridges[step.cartridge] = { ...UNMEASURED, ...cartridges[step.cartridge], ...step.changes };
+      cartridges[step.cartridge] = { ...UNMEASURED, ...own(cartridges, step.cartridge), ...step.changes };
       return;
     }
     case 'feelRound': {
@@ -507,8 +508,8 @@ export function applyCommand(bicycle: Bicycle, sent: Envelope): Bicycle {
   const stamp = stampOf(sent.at, sent.id);
   return produce(next, (draft) => {
     for (const { leaf, before, after } of changes) {
-      const seen = sent.seen?.[leaf];
-      const elsewhere = seen !== undefined && seen !== (bicycle.stamps[leaf] ?? '');
+      const seen = sent.seen && own(sent.seen, leaf);
+      const elsewhere = seen !== undefined && seen !== (own(bicycle.stamps, leaf) ?? '');
       if (elsewhere && before !== undefined && !MERGING.test(leaf))
         draft.conflicts.push({ id: `${leaf}@${stamp}`, leaf, kept: after ?? null, other: before, at: sent.at });
       draft.stamps[leaf] = stamp;

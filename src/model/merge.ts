@@ -1,3 +1,4 @@
+import { own } from '@/core/own';
 import { newTray } from './fresh';
 import { leavesOf, same, withLeaves, type LeafKey } from './leaves';
 import type { Bicycle, Conflict } from './record';
@@ -10,7 +11,7 @@ interface Side {
 
 function side(bicycle: Bicycle, leaves: Map<LeafKey, unknown>, leaf: LeafKey): Side {
   // What was never changed is as old as the bicycle, and older than any change of it.
-  return { value: leaves.get(leaf), stamp: bicycle.stamps[leaf] ?? (leaves.has(leaf) ? bicycle.createdAt : '') };
+  return { value: leaves.get(leaf), stamp: own(bicycle.stamps, leaf) ?? (leaves.has(leaf) ? bicycle.createdAt : '') };
 }
 
 /** The moment of a stamp, without the change's id. A stamp may also be a bare moment: that of the bicycle itself. */
@@ -56,7 +57,7 @@ export function mergeBicycles(a: Bicycle, b: Bicycle): Bicycle {
     const right = side(b, there, leaf);
     const won = winner(left, right);
     const lost = won === left ? right : left;
-    if (won.stamp && (a.stamps[leaf] ?? b.stamps[leaf])) stamps[leaf] = won.stamp;
+    if (won.stamp && (own(a.stamps, leaf) ?? own(b.stamps, leaf))) stamps[leaf] = won.stamp;
     if (!same(left.value, right.value)) {
       const bothChanged = lost.stamp > together && lost.stamp > a.createdAt && lost.stamp > b.createdAt;
       if (bothChanged && lost.value !== undefined && !leaf.startsWith('clock') && leaf !== 'bench') {

@@ -1,3 +1,4 @@
+import { own } from '@/core/own';
 import type { WorkshopSettings } from './record';
 
 /**
@@ -5,7 +6,7 @@ import type { WorkshopSettings } from './record';
  * Example: 62 after a best of 80 → best 80, last 62.
  */
 export function practised(kept: WorkshopSettings, level: string, total: number, at: string): Partial<WorkshopSettings> {
-  const before = kept.practice[level];
+  const before = own(kept.practice, level);
   return {
     practice: {
       ...kept.practice,

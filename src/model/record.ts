@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { houseRules } from '@/core/bearings/grade';
+import { houseRules } from '@/core/bearings/gradeRules';
 import { MISMATCH_ANSWERS } from '@/core/bearings/counts';
 import { bicycleKind, BRIEFS } from '@/core/bicycle';
 import { currencyCode, minorUnits, orderedRange, workMinutes } from '@/core/fields';

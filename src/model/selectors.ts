@@ -1,3 +1,4 @@
+import { emptyMap, own } from '@/core/own';
 import type { BuyAppraiseInput } from '@/core/buy/appraise';
 import { MOST_TAUGHT } from '@/core/buy/doorLine';
 import type { Evidence } from '@/core/inspect/evidence';
@@ -18,7 +19,7 @@ export interface Taught {
 
 /** What one bicycle teaches the next: its answers at the door, and the minutes of work put down by place. */
 export function taughtBy(bicycle: Bicycle): Taught {
-  const minutesAt: Record<string, number> = {};
+  const minutesAt = emptyMap<number>();
   for (const { place, stage, minutes } of bicycle.minutes)
     if (place && stage !== 'look-over') minutesAt[place] = (minutesAt[place] ?? 0) + minutes;
   return { door: bicycle.door, minutesAt };
@@ -29,10 +30,10 @@ export type Lessons = Record<string, { looked: number; bad: number; minutesAt: R
 
 /** Lessons gathered from what single bicycles teach, oldest first. */
 export function gatherLessons(rows: Iterable<Taught>): Lessons {
-  const lessons: Lessons = {};
+  const lessons: Lessons = emptyMap();
   for (const { door, minutesAt } of rows)
     for (const [line, answer] of Object.entries(door)) {
-      const lesson = (lessons[line] ??= { looked: 0, bad: 0, minutesAt: {} });
+      const lesson = (lessons[line] ??= { looked: 0, bad: 0, minutesAt: emptyMap() });
       lesson.looked += 1;
       if (answer !== 'bad') continue;
       lesson.bad += 1;
@@ -178,7 +179,7 @@ export function trayFor(bicycle: Bicycle, place: string): Tray {
 
 /** The counts of one row of balls; none where nobody has counted yet. */
 export function countsOf(tray: Tray, row: string): SideCount {
-  return tray.balls[row] ?? UNCOUNTED;
+  return own(tray.balls, row) ?? UNCOUNTED;
 }
 
 /** Which assembly was found where, as far as it was said. */

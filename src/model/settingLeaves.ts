@@ -1,4 +1,4 @@
-import { HOUSE_RULES } from '@/core/houseRules';
+import { own } from '@/core/own';
 import { USUAL_SETTINGS } from './fresh';
 import { same } from './leaves';
 import type { WorkshopSettings } from './record';
@@ -69,49 +69,19 @@ export function mergeSettings(
   let merged = here;
   const changes: SettingChange[] = [];
   for (const [leaf, value] of settingLeaves(there)) {
-    const stamp = there.stamps[leaf] ?? '';
-    const own = here.stamps[leaf] ?? '';
+    const stamp = own(there.stamps, leaf) ?? '';
+    const mineSince = own(here.stamps, leaf) ?? '';
     const from = mine.get(leaf);
     if (same(from, value)) {
-      if (stamp > own) merged = { ...merged, stamps: { ...merged.stamps, [leaf]: stamp } };
+      if (stamp > mineSince) merged = { ...merged, stamps: { ...merged.stamps, [leaf]: stamp } };
       continue;
     }
-    const untouched = own === '' && (!mine.has(leaf) || same(from, usual.get(leaf)));
-    const theirs = stamp === own ? untouched : stamp > own;
+    const untouched = mineSince === '' && (!mine.has(leaf) || same(from, usual.get(leaf)));
+    const theirs = stamp === mineSince ? untouched : stamp > mineSince;
     if (!theirs) continue;
     merged = withSetting(merged, leaf, value);
     if (stamp) merged = { ...merged, stamps: { ...merged.stamps, [leaf]: stamp } };
     changes.push({ leaf, from, to: value });
   }
   return { settings: merged, changes };
-}
-
-const NAMES: Record<string, string> = {
-  name: 'the workshop’s name',
-  currency: 'currency',
-  labourPerHour: 'your own hour',
-  customerPerHour: 'a customer’s hour',
-  letterKeys: 'single-letter keys',
-  baths: 'baths',
-};
-
-function valueWords(value: unknown): string {
-  if (value === undefined) return 'nothing';
-  if (value === true) return 'yes';
-  if (value === false) return 'no';
-  if (Array.isArray(value)) return `${value.length}`;
-  if (typeof value === 'object' && value !== null) return 'other rounds';
-  if (typeof value === 'number') return String(value);
-  return typeof value === 'string' && value !== '' ? value.replaceAll('-', ' ') : 'nothing';
-}
-
-/** What a setting is called, with what it was and would be. Example: "currency: EUR → GBP". Money is told as it is written. */
-export function settingWords({ leaf, from, to }: SettingChange, money: (minor: number) => string): string {
-  const [head, ...rest] = leaf.split('/');
-  if (head === 'practice') return `practice room, ${rest.join(' ')}`;
-  const rule = HOUSE_RULES.find((row) => row.key === (head === 'rules' ? rest.join('/') : leaf));
-  const name = rule?.title.toLowerCase() ?? NAMES[leaf] ?? leaf;
-  const shown = (value: unknown) =>
-    /PerHour$/.test(leaf) && typeof value === 'number' ? money(value) : valueWords(value);
-  return `${name}: ${shown(from)} → ${shown(to)}`;
 }

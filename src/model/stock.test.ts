@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { shareByWorth } from '@/core/stock/share';
+import { harmless, plainCell } from './exchange/csv';
 import { readStockCsv, stockCsv } from './exchange/stockCsv';
 import type { StockItem } from './record';
 import { ballsInDrawer, bestOfTwo, inStock, namedInDrawer, stockCosts, stockFor, takeOne } from './stock';
@@ -135,5 +136,38 @@ describe('what is looked for by its size', () => {
     expect(namedInDrawer('6902', drawer).map(({ id }) => id)).toEqual(['d']);
     expect(namedInDrawer('41.8x8.0 45x45', drawer).map(({ id }) => id)).toEqual(['e']);
     expect(namedInDrawer('690', drawer)).toEqual([]);
+  });
+});
+
+describe('a cell that a spreadsheet might run', () => {
+  const risky = [
+    '=1+1',
+    '+1',
+    '-1',
+    '@x',
+    '\n=1+1',
+    '\r\n=1',
+    ' =1',
+    '\t-1',
+    '\u00a0=1',
+    '\u200b=1',
+    '\ufeff=1',
+    "'=1",
+    '＝1',
+    '\n\n@x',
+  ];
+  test.each(risky)('%j is led by an apostrophe, and comes back as it was', (text) => {
+    expect(harmless(text)).toBe(`'${text}`);
+    expect(plainCell(harmless(text))).toBe(text);
+  });
+  test('any text comes back as it was, and numbers stay numbers', () => {
+    fc.assert(
+      fc.property(
+        fc.string({ unit: fc.constantFrom("'", '=', '-', ' ', '\n', 'a') }),
+        (text) => plainCell(harmless(text)) === text,
+      ),
+    );
+    expect(harmless(-5)).toBe('-5');
+    expect(harmless('a-b=c')).toBe('a-b=c');
   });
 });

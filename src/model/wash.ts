@@ -1,3 +1,4 @@
+import { own } from '@/core/own';
 import type { CleanPlanInput } from '@/core/clean/plan';
 import type { Assembly } from '@/core/strip/tray';
 import { partWords } from '@/core/strip/tray';
@@ -34,14 +35,14 @@ export function dirtyParts(bicycle: Bicycle, assemblies: Assembly[]): Dirty[] {
     return assembly.parts
       .filter((part) => isHere(tray, part.id) && !tray.cleaned.includes(part.id) && part.volumeMl > 0)
       .map((part): Dirty => {
-        const hardened = tray.hardened[part.id] ?? null;
+        const hardened = own(tray.hardened, part.id) ?? null;
         return {
           key: `${assembly.place}/${part.id}`,
           place: assembly.place,
           part: part.id,
           words: partWords(part),
           materials: hardened ? [...new Set([...part.materials, HARDENED])] : part.materials,
-          soil: tray.soils[part.id] ?? part.soil,
+          soil: own(tray.soils, part.id) ?? part.soil,
           volumeMl: part.volumeMl,
           hardened,
         };

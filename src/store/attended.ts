@@ -20,6 +20,8 @@ export function attended(
         overdue++;
         silent();
       }, patienceMs);
+      // A process of Node need not wait for it; a browser's timer is a bare number.
+      if (typeof timer === 'object') timer.unref();
       timers.add(timer);
       try {
         return await ask(...args);

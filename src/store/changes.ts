@@ -5,7 +5,8 @@ import { changedLeaves } from '@/model/leaves';
 import { bicycleRecord, type Bicycle } from '@/model/record';
 import { summaryOf } from '@/model/summary';
 import type { ReadRecord, Records } from './records';
-import { own, type Store, type Trouble } from './state';
+import { own } from '@/core/own';
+import { type Store, type Trouble } from './state';
 import { lockOf, type Surroundings } from './surroundings';
 
 export const NOT_WRITTEN =
@@ -135,7 +136,9 @@ export function createChanges(around: Around): Changes {
     if (!next || !bicycleRecord.safeParse(next).success) return tell('refused', CANNOT_BE_KEPT);
     const full = refusedByBound(bicycle, next);
     if (full) return tell('refused', full);
-    const seen = Object.fromEntries(changedLeaves(bicycle, next).map(({ leaf }) => [leaf, bicycle.stamps[leaf] ?? '']));
+    const seen = Object.fromEntries(
+      changedLeaves(bicycle, next).map(({ leaf }) => [leaf, own(bicycle.stamps, leaf) ?? '']),
+    );
     const sent: Envelope = { ...bare, seen };
     waiting.set(sent.id, sent);
     try {

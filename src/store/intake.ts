@@ -9,7 +9,7 @@ import { QUIET, type OnProgress } from './archive/progress';
 import type { Parcel } from './archive/read';
 import type { Database } from './database';
 import { createRecords, isSameWriting } from './records';
-import { own } from './state';
+import { own } from '@/core/own';
 import { INTAKE_LOCK, lockOf, type Surroundings } from './surroundings';
 import { INTAKE, intakeOf, readBefore, readIntake, type Before, type Intake } from './unfinished';
 import { readStock } from './stockRows';

@@ -49,11 +49,6 @@ export function troubles(store: Store): (kind: Trouble, words: string | null) =>
   };
 }
 
-/** A value by its name alone: an id from outside may well be the name of something that every object is born with. */
-export function own<Value>(map: Record<string, Value>, id: string): Value | undefined {
-  return Object.hasOwn(map, id) ? map[id] : undefined;
-}
-
 export function without<Value>(map: Record<string, Value>, id: string): Record<string, Value> {
   const { [id]: _gone, ...rest } = map;
   return rest;

@@ -13,7 +13,8 @@ import { readUnfinished } from './unfinished';
 import type { StockEntry } from './journal';
 import { createRecords, type ReadRecord } from './records';
 import { readStock } from './stockRows';
-import { own, troubles, without, type Store, type WorkshopState } from './state';
+import { own } from '@/core/own';
+import { troubles, without, type Store, type WorkshopState } from './state';
 import { INTAKE_LOCK, lockOf, type Surroundings } from './surroundings';
 
 export type { WorkshopState } from './state';

@@ -23,7 +23,7 @@ export function Notice({ tone, children, action }: { tone: 'bad' | 'plain'; chil
     >
       {tone === 'bad' && <StateMark state="unsafe" word={false} size={20} />}
       <Box sx={{ flex: 1, minWidth: 220 }}>{children}</Box>
-      {action}
+      {action && <Box sx={{ display: 'flex', gap: 0.5 }}>{action}</Box>}
     </Box>
   );
 }

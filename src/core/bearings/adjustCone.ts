@@ -38,7 +38,7 @@ const input = z.strictObject({
         clamped: z.boolean().default(false).describe('felt with the skewer closed'),
       }),
     )
-    .max(60),
+    .max(400),
 });
 
 export type AdjustConeInput = z.input<typeof input>;
@@ -219,6 +219,7 @@ function reasonsFor(
 export const bearingsAdjustCone = defineCalculator({
   id: 'bearings.adjustCone',
   title: 'The next turn of the cone',
+  example: { pitchMm: 1, trials: [{ turnDeg: 0, feel: 'tight' }] },
   input,
   run,
 });

@@ -101,6 +101,7 @@ function run(problem: Shape): BallCount {
 export const bearingsBallCount = defineCalculator({
   id: 'bearings.ballCount',
   title: 'How many balls the cup holds',
+  example: { pitchDiameterMm: 16.2, ballDiameterMm: 4.762 },
   input,
   run,
 });

@@ -130,6 +130,7 @@ function benchOf(assembly: Assembly, kind: BicycleKind): BearingBench[] {
 export const bearingsBenches = defineCalculator({
   id: 'bearings.benches',
   title: 'The bearings of a bicycle and how each is overhauled',
+  example: { kind: { gears: 'coaster', brakes: 'back-pedal', chain: 'single-or-hub-gear' } },
   input,
   run({ kind, chosen }): Benches {
     const benches = assembliesFor(kind, chosen).flatMap((assembly) => benchOf(assembly, kind));

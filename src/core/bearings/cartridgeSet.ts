@@ -34,6 +34,7 @@ export interface IdentifiedCartridge {
 export const bearingsCartridgeSet = defineCalculator({
   id: 'bearings.cartridgeSet',
   title: 'Which cartridges a bearing has',
+  example: { cartridges: ['left', 'right'].map((id) => ({ id, boreMm: 15, odMm: 28, widthMm: 7 })) },
   input,
   run({ cartridges }): { cartridges: IdentifiedCartridge[] } {
     return {

@@ -70,6 +70,7 @@ function run({ axle, coneSpanMm, clampForceN, youngsModulusGPa }: z.output<typeo
 export const bearingsClampAllowance = defineCalculator({
   id: 'bearings.clampAllowance',
   title: 'What the quick release squeezes',
+  example: { axle: { majorMm: 10, pitchMm: 1, boreMm: 5.2 }, coneSpanMm: 68, clampForceN: 4200 },
   input,
   run,
 });

@@ -52,6 +52,10 @@ const PRIOR_TAIL_SD_DEG = 60;
 const PRIOR_TAIL_SHARE = 0.1;
 const SMALLEST_SD_DEG = 0.5;
 const LEAST_MISS = 0.005;
+const MOST_REACH_DEG = 1200;
+/** Cells on either side of the middle, and steps in the spread of a turn. */
+const MOST_HALF_CELLS = 600;
+const STEPS_A_SPREAD = 8;
 const DRAG_OFFSETS = [
   { sds: -1, weight: 0.1 },
   { sds: 0, weight: 0.75 },
@@ -66,15 +70,21 @@ const BAND_SCALES = [
 /** The grid for a model: wide enough for the start and for all that has been turned. Drag that is given is not doubted. */
 export function coneGrid(model: ConeModel, turnedDeg: number, drag: 'doubted' | 'given' = 'doubted'): ConeGrid {
   const narrowest = Math.min(model.bands.tickDeg, model.bands.smoothDeg);
-  const stepDeg = narrowest < 6 ? 1 : 2;
-  const reach = Math.min(1200, 170 + model.allowanceDeg + turnedDeg);
+  const reach = Math.min(MOST_REACH_DEG, 170 + model.allowanceDeg + turnedDeg);
+  const turnSdDeg = Math.max(SMALLEST_SD_DEG, Math.hypot(model.handSdDeg, model.lockShift.sdDeg));
+  // Whole degrees, since turns are advised in steps; no finer than a turn can tell apart, so that no question takes long.
+  const stepDeg = Math.max(
+    narrowest < 6 ? 1 : 2,
+    Math.ceil(turnSdDeg / STEPS_A_SPREAD),
+    Math.ceil(reach / MOST_HALF_CELLS),
+  );
   const half = Math.ceil(reach / stepDeg);
   const drags = drag === 'doubted' && model.lockShift.sdDeg > 0 ? DRAG_OFFSETS : [{ sds: 0, weight: 1 }];
   return {
     stepDeg,
     x: Float64Array.from({ length: 2 * half + 1 }, (_, i) => (i - half) * stepDeg),
     smears: new Map(),
-    turnSdDeg: Math.max(SMALLEST_SD_DEG, Math.hypot(model.handSdDeg, model.lockShift.sdDeg)),
+    turnSdDeg,
     hypotheses: drags.flatMap((drag) =>
       BAND_SCALES.map((band) => ({
         weight: drag.weight * band.weight,

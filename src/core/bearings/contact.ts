@@ -1,11 +1,11 @@
 import { z } from 'zod';
-import { defineCalculator } from '../calculator';
+import { defineCalculator, rule } from '../calculator';
 import { lengthMm } from '../fields';
-import { roundTo } from '../numbers';
+import { atLeast, roundTo } from '../numbers';
 import { row, type WorkingRow } from '../verdict';
 import { approachPerLoad, pressureMPa, type Track } from './hertz';
 
-const input = z.strictObject({
+const shape = z.strictObject({
   ballDiameterMm: z.number().min(1).max(20),
   balls: z.number().multipleOf(1).min(3).max(60).describe('in one row'),
   circleMm: lengthMm.describe('diameter of the circle through the middles of the balls'),
@@ -22,6 +22,16 @@ const input = z.strictObject({
     .describe('the axle stretches between its cones; null for one that does not'),
   cup: z.enum(['pressed', 'turned']).default('pressed'),
 });
+/** The smallest circle on which so many balls lie side by side. */
+const leastCircleMm = (balls: number, ballDiameterMm: number) => ballDiameterMm / Math.sin(Math.PI / balls);
+
+const input = rule(
+  shape,
+  ['circleMm'],
+  ({ balls, ballDiameterMm, circleMm }) => atLeast(circleMm, leastCircleMm(balls, ballDiameterMm)),
+  ({ balls, ballDiameterMm }) =>
+    `${balls} balls of ${ballDiameterMm} mm need a circle of at least ${roundTo(leastCircleMm(balls, ballDiameterMm), 2)} mm: count the balls, or measure the circle again`,
+);
 type Question = z.output<typeof input>;
 export type ContactInput = z.input<typeof input>;
 
@@ -210,6 +220,7 @@ function run(question: Question): Contact {
 export const bearingsContact = defineCalculator({
   id: 'bearings.contact',
   title: 'What a turn of the cone does inside',
+  example: { ballDiameterMm: 4.762, balls: 10, circleMm: 16.2, tighterDeg: 30, acrossN: 500 },
   input,
   run,
 });

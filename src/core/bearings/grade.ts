@@ -1,16 +1,10 @@
 import { z } from 'zod';
 import { ruleWords, type HouseRule } from '../houseRules';
+import { houseRules } from './gradeRules';
 import { defineCalculator } from '../calculator';
 import { row, type Judged } from '../verdict';
 
 const track = z.enum(['bright', 'dull', 'pitted', 'unknown']).default('unknown');
-
-export const houseRules = z.strictObject({
-  openSound: z.boolean().default(false).describe('open and grease even what feels sound'),
-  reuseBalls: z.enum(['never', 'if-bright']).default('if-bright'),
-  cartridges: z.enum(['replace-when-rough', 'repack-if-balls-bright']).default('replace-when-rough'),
-  pittedCup: z.enum(['renew-unit', 'run-on']).default('renew-unit'),
-});
 
 const input = z.strictObject({
   kind: z.enum(['cup-and-cone', 'cartridge', 'bushing']),
@@ -205,4 +199,10 @@ function donorWords(evidence: Evidence): string {
   return `This bicycle is a donor: worth keeping are ${worth.join(', ')}.`;
 }
 
-export const bearingsGrade = defineCalculator({ id: 'bearings.grade', title: 'What a bearing needs', input, run });
+export const bearingsGrade = defineCalculator({
+  id: 'bearings.grade',
+  title: 'What a bearing needs',
+  example: { kind: 'cup-and-cone', place: 'hub.front', feel: 'gritty' },
+  input,
+  run,
+});

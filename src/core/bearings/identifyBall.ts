@@ -88,6 +88,7 @@ function run({ readingsMm, instrument }: z.output<typeof input>): IdentifiedBall
 export const bearingsIdentifyBall = defineCalculator({
   id: 'bearings.identifyBall',
   title: 'Which ball is it',
+  example: { readingsMm: [6.34, 6.35, 6.34] },
   input,
   run,
 });

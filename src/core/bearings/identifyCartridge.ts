@@ -105,6 +105,7 @@ function run(question: Question): CartridgeMatch {
 export const bearingsIdentifyCartridge = defineCalculator({
   id: 'bearings.identifyCartridge',
   title: 'Which cartridge bearing it is',
+  example: { boreMm: 15, odMm: 28, widthMm: 7 },
   input,
   run,
 });

@@ -45,6 +45,8 @@ const SD_SCALES = [
   { scale: 1.6, weight: 0.3 },
 ];
 const MOST_SESSIONS = 20;
+/** Trials of one bearing that are learnt from: whoever needed more was not learning about the drag. */
+const MOST_TRIALS = 12;
 
 /** How likely a bearing's trials are under one drag: the product of the chances of its feels, in logs. */
 function logEvidence(model: ConeModel, trials: Question['sessions'][number]['trials']): number {
@@ -75,7 +77,10 @@ function logEvidence(model: ConeModel, trials: Question['sessions'][number]['tri
  */
 function run(question: Question): LearntDrag {
   const { usual, handSdDeg, bands, missShare } = question;
-  const sessions = question.sessions.filter(({ trials }) => trials.length > 1).slice(-MOST_SESSIONS);
+  const sessions = question.sessions
+    .filter(({ trials }) => trials.length > 1)
+    .slice(-MOST_SESSIONS)
+    .map(({ allowanceDeg, trials }) => ({ allowanceDeg, trials: trials.slice(0, MOST_TRIALS) }));
   const turns = sessions.reduce((sum, { trials }) => sum + trials.filter((trial) => trial.turnDeg !== 0).length, 0);
   const candidates = MEAN_STEPS.flatMap((step) =>
     SD_SCALES.map(({ scale, weight }) => {
@@ -128,6 +133,16 @@ function run(question: Question): LearntDrag {
 export const bearingsLearnDrag = defineCalculator({
   id: 'bearings.learnDrag',
   title: 'How much this bench drags',
+  example: {
+    sessions: [
+      {
+        trials: [
+          { turnDeg: 0, feel: 'tight' },
+          { turnDeg: -20, feel: 'tick' },
+        ],
+      },
+    ],
+  },
   input,
   run,
 });

@@ -86,6 +86,15 @@ function run(question: Question): ServiceDue {
 export const bearingsServiceDue = defineCalculator({
   id: 'bearings.serviceDue',
   title: 'When a bearing is due again',
+  example: {
+    place: 'hub.front',
+    kind: 'cup-and-cone',
+    lastServiced: '2026-11-27',
+    use: 'mixed',
+    hoursPerWeek: 5,
+    grease: 'standard',
+    seal: 'good',
+  },
   input,
   run,
 });

@@ -14,6 +14,23 @@ export type ServiceSetInput = z.input<typeof input>;
 export const bearingsServiceSet = defineCalculator({
   id: 'bearings.serviceSet',
   title: 'When the bearings of a bicycle are due again',
+  example: {
+    bearings: [
+      {
+        place: 'hub.front',
+        question: {
+          place: 'hub.front',
+          kind: 'cup-and-cone',
+          lastServiced: '2026-11-27',
+          use: 'wet',
+          hoursPerWeek: 5,
+          grease: 'standard',
+          seal: 'good',
+          jetWashed: true,
+        },
+      },
+    ],
+  },
   input,
   run({ bearings }): { due: (ServiceDue & { place: string })[] } {
     const due = bearings.flatMap(({ place, question }) => {

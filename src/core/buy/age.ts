@@ -138,4 +138,10 @@ function run({ features, thisYear }: z.output<typeof input>): Age {
   };
 }
 
-export const buyAge = defineCalculator({ id: 'buy.age', title: 'How old a bicycle is by its features', input, run });
+export const buyAge = defineCalculator({
+  id: 'buy.age',
+  title: 'How old a bicycle is by its features',
+  example: { features: ['stem-shifters'], thisYear: 2026 },
+  input,
+  run,
+});

@@ -1,3 +1,4 @@
+import { own } from '../own';
 import { z } from 'zod';
 import { bicycleKind } from '../bicycle';
 import { defineCalculator, rule } from '../calculator';
@@ -91,9 +92,14 @@ export interface BuyAppraisal {
 function historyOf({ kind, taught }: Question): Record<string, DoorHistory> {
   return Object.fromEntries(
     doorChecksFor(kind).flatMap(({ id: line, place }) => {
-      const told = taught[line];
+      const told = own(taught, line);
       return told
-        ? [[line, { looked: told.looked, bad: Math.min(told.bad, told.looked), minutes: told.minutesAt[place] ?? [] }]]
+        ? [
+            [
+              line,
+              { looked: told.looked, bad: Math.min(told.bad, told.looked), minutes: own(told.minutesAt, place) ?? [] },
+            ],
+          ]
         : [];
     }),
   );
@@ -158,6 +164,13 @@ function run(question: Question): BuyAppraisal {
 export const buyAppraise = defineCalculator({
   id: 'buy.appraise',
   title: 'A bicycle appraised at the door',
+  example: {
+    currency: 'EUR',
+    asking: 14000,
+    resale: { low: 26000, likely: 30000, high: 34000 },
+    target: { kind: 'hourly', amount: 1500 },
+    door: { tyres: 'bad', chain: 'fine' },
+  },
   input,
   run,
 });

@@ -129,6 +129,10 @@ function run({ sales, today }: z.output<typeof input>): Comparables {
 export const buyComparables = defineCalculator({
   id: 'buy.comparables',
   title: 'What a bicycle may fetch, from sold ones',
+  example: {
+    sales: [26000, 29000, 30000, 31000, 120000].map((price, i) => ({ id: `s${i}`, label: `sold ${i}`, price })),
+    today: '2026-11-27',
+  },
   input,
   run,
 });

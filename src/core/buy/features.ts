@@ -16,6 +16,7 @@ export interface KnownFeature {
 export const buyFeatures = defineCalculator({
   id: 'buy.features',
   title: 'Features that date a bicycle',
+  example: {},
   input: z.strictObject({}),
   run: (): { features: KnownFeature[] } => ({
     features: eraFeatures.map(({ id, feature, group }) => ({ id, feature, group })),

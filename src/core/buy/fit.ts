@@ -130,4 +130,10 @@ function run({ kind, sizeMm, convention, topTubeMm, standoverMm, riderMm, inseam
   };
 }
 
-export const buyFit = defineCalculator({ id: 'buy.fit', title: 'Whom a frame fits', input, run });
+export const buyFit = defineCalculator({
+  id: 'buy.fit',
+  title: 'Whom a frame fits',
+  example: { kind: 'road', sizeMm: 560, convention: 'centre-top' },
+  input,
+  run,
+});

@@ -105,6 +105,7 @@ function run({ frameMaterial, paint, brief, hours }: z.output<typeof input>): { 
 export const cleanFinish = defineCalculator({
   id: 'clean.finish',
   title: 'What to do with the finish of a frame',
+  example: { frameMaterial: 'steel', paint: 'patina', brief: 'preserve', hours: 6 },
   input,
   run,
 });

@@ -38,6 +38,7 @@ function run({ parts }: z.output<typeof shape>): { parts: PartOptions[] } {
 export const cleanOptions = defineCalculator({
   id: 'clean.options',
   title: 'Where a part may go to be cleaned',
+  example: { parts: [{ id: 'derailleur', materials: ['anodised aluminium'], soil: 'old-grease' }] },
   input: shape,
   run,
 });

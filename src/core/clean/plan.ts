@@ -222,4 +222,13 @@ function reasonsOf(loads: Load[], hand: number, refused: number, bound: number):
   ];
 }
 
-export const cleanPlan = defineCalculator({ id: 'clean.plan', title: 'The wash, load by load', input, run });
+export const cleanPlan = defineCalculator({
+  id: 'clean.plan',
+  title: 'The wash, load by load',
+  example: {
+    parts: [{ id: 'chain', materials: ['plain steel'], soil: 'oil', volumeMl: 120 }],
+    baths: [{ id: 'hot', process: 'hot ultrasonic, water-based degreaser', capacityMl: 3000 }],
+  },
+  input,
+  run,
+});

@@ -106,4 +106,13 @@ function run(question: Question): { jobs: ProposedJob[] } {
   return { jobs };
 }
 
-export const decideJobs = defineCalculator({ id: 'decide.jobs', title: 'Jobs proposed from the findings', input, run });
+export const decideJobs = defineCalculator({
+  id: 'decide.jobs',
+  title: 'Jobs proposed from the findings',
+  example: {
+    brief: 'rideable',
+    findings: [{ check: 'chain', label: 'Chain', verdict: 'replace-chain', reasons: [] }],
+  },
+  input,
+  run,
+});

@@ -88,4 +88,26 @@ function run({ options, ratePerHour, dayWorth }: z.output<typeof input>): Weighe
   };
 }
 
-export const decideWeigh = defineCalculator({ id: 'decide.weigh', title: 'Alternatives of a job weighed', input, run });
+export const decideWeigh = defineCalculator({
+  id: 'decide.weigh',
+  title: 'Alternatives of a job weighed',
+  example: {
+    options: [
+      {
+        id: 'overhaul',
+        label: 'Overhaul',
+        minutes: { low: 70, likely: 70, high: 70 },
+        parts: { low: 300, likely: 300, high: 300 },
+      },
+      {
+        id: 'hub',
+        label: 'New hub',
+        minutes: { low: 45, likely: 45, high: 45 },
+        parts: { low: 4000, likely: 4000, high: 4000 },
+      },
+    ],
+    ratePerHour: 1500,
+  },
+  input,
+  run,
+});

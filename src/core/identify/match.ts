@@ -264,4 +264,10 @@ function reasonsOf(
   return [`${remaining} remain possible; ${best.standard.name} leads with ${share}.`];
 }
 
-export const identifyMatch = defineCalculator({ id: 'identify.match', title: 'What is it', input, run });
+export const identifyMatch = defineCalculator({
+  id: 'identify.match',
+  title: 'What is it',
+  example: { kind: 'bottom-bracket', readings: { diameterMm: 36, tpi: 24 } },
+  input,
+  run,
+});

@@ -67,6 +67,7 @@ export interface FoundRow {
 export const identifyTables = defineCalculator({
   id: 'identify.tables',
   title: 'Look something up in the tables',
+  example: { search: 'italian 24' },
   input,
   run({ search, table }): { rows: FoundRow[]; found: number; tables: { id: string; label: string; rows: number }[] } {
     const words = search.toLowerCase().split(/\s+/).filter(Boolean);

@@ -193,4 +193,10 @@ function run(reading: Shape): ChainWear {
   };
 }
 
-export const inspectChainWear = defineCalculator({ id: 'inspect.chainWear', title: 'Chain wear', input, run });
+export const inspectChainWear = defineCalculator({
+  id: 'inspect.chainWear',
+  title: 'Chain wear',
+  example: { chain: '9-10-speed', pitches: 24, lengthMm: 306.9 },
+  input,
+  run,
+});

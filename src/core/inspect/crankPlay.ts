@@ -56,4 +56,10 @@ function run({ left, right, crankType }: z.output<typeof input>): CrankPlay {
   return { cause: side === 'left' ? 'left-arm' : 'right-arm', verdict: 'arm-fixing', reasons, working };
 }
 
-export const inspectCrankPlay = defineCalculator({ id: 'inspect.crankPlay', title: 'Play at the cranks', input, run });
+export const inspectCrankPlay = defineCalculator({
+  id: 'inspect.crankPlay',
+  title: 'Play at the cranks',
+  example: { left: 'loose', right: 'firm', crankType: 'square-taper' },
+  input,
+  run,
+});

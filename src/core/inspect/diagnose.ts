@@ -221,6 +221,7 @@ function run({ complaints, results, unavailable }: Question): Diagnosis {
 export const inspectDiagnose = defineCalculator({
   id: 'inspect.diagnose',
   title: 'From complaint to cause',
+  example: { complaints: ['creak'], results: [{ test: 'saddle-twist', outcome: 'quiet' }] },
   input,
   run,
 });

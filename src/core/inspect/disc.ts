@@ -92,4 +92,10 @@ function run(disc: z.output<typeof shape>): Disc {
   };
 }
 
-export const inspectDisc = defineCalculator({ id: 'inspect.disc', title: 'Brake disc thickness', input, run });
+export const inspectDisc = defineCalculator({
+  id: 'inspect.disc',
+  title: 'Brake disc thickness',
+  example: { readingsMm: [1.52, 1.54, 1.53], minimumMm: 1.5 },
+  input,
+  run,
+});

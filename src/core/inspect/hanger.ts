@@ -188,6 +188,11 @@ export function clockWords(deg: number): string {
 export const inspectHanger = defineCalculator({
   id: 'inspect.hanger',
   title: 'Whether the derailleur hanger is straight',
+  example: {
+    readings: [0, 90, 180, 270].map((clockDeg, i) => ({ clockDeg, gapMm: [12, 10, 8, 10][i]! })),
+    radiusMm: 311,
+    speeds: 9,
+  },
   input,
   run,
 });

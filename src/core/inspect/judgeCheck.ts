@@ -1,4 +1,5 @@
-import { bearingsGrade, type houseRules } from '../bearings/grade';
+import { bearingsGrade } from '../bearings/grade';
+import type { houseRules } from '../bearings/gradeRules';
 import type { BicycleKind, Brief } from '../bicycle';
 import { answer, type Calculator } from '../calculator';
 import { roundTo } from '../numbers';

@@ -81,6 +81,7 @@ export const knowledge: Knowledge = build();
 export const inspectKnowledge = defineCalculator({
   id: 'inspect.knowledge',
   title: 'What the diagnosis believes',
+  example: {},
   input: z.strictObject({}),
   run: () => knowledge,
 });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { houseRules } from '../bearings/grade';
+import { houseRules } from '../bearings/gradeRules';
 import { bicycleKind, BRIEFS } from '../bicycle';
 import { defineCalculator } from '../calculator';
 import { placeLabel, type StateId } from '../vocabulary/vocabulary';
@@ -96,6 +96,7 @@ export type LookOver = ReturnType<typeof run>;
 export const inspectLookOver = defineCalculator({
   id: 'inspect.lookOver',
   title: 'The look-over of one bicycle',
+  example: { found: [{ check: 'chain', evidence: { pitches: 24, lengthMm: 306.9 } }] },
   input,
   run,
 });

@@ -37,6 +37,7 @@ function run({ complaints }: z.output<typeof input>): OpenComplaints {
 export const inspectOpenComplaints = defineCalculator({
   id: 'inspect.openComplaints',
   title: 'Complaints that stand open',
+  example: { complaints: [{ id: 'c1', question: { complaints: ['creak'], results: [] } }] },
   input,
   run,
 });

@@ -38,6 +38,7 @@ function run({ fault }: z.output<typeof input>): Remedy {
 export const inspectRemedy = defineCalculator({
   id: 'inspect.remedy',
   title: 'What puts a fault right',
+  example: { fault: 'pawls' },
   input,
   run,
 });

@@ -72,6 +72,7 @@ function run({ where, movementMm, leverMm, spanMm, contactDeg, pitchMm }: z.outp
 export const inspectRimPlay = defineCalculator({
   id: 'inspect.rimPlay',
   title: 'What a rock at the rim is at the bearing',
+  example: { movementMm: 1, leverMm: 311, spanMm: 60 },
   input,
   run,
 });

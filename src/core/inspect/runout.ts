@@ -83,4 +83,10 @@ function run({ of, readingsMm }: z.output<typeof input>): Runout {
   };
 }
 
-export const inspectRunout = defineCalculator({ id: 'inspect.runout', title: 'Runout from a trace', input, run });
+export const inspectRunout = defineCalculator({
+  id: 'inspect.runout',
+  title: 'Runout from a trace',
+  example: { of: 'rim-braked', readingsMm: [0, 0.2, 0.9, 0.1] },
+  input,
+  run,
+});

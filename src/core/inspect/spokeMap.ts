@@ -75,6 +75,7 @@ function run({ pairs }: z.output<typeof input>): SpokeMap {
 export const inspectSpokeMap = defineCalculator({
   id: 'inspect.spokeMap',
   title: 'A squeeze map of the spokes',
+  example: { pairs: [...Array<'even'>(15).fill('even'), 'slack'] },
   input,
   run,
 });

@@ -77,4 +77,10 @@ function run({ code, today }: z.output<typeof shape>): TyreAge {
   };
 }
 
-export const inspectTyreAge = defineCalculator({ id: 'inspect.tyreAge', title: 'How old a tyre is', input, run });
+export const inspectTyreAge = defineCalculator({
+  id: 'inspect.tyreAge',
+  title: 'How old a tyre is',
+  example: { code: '2318', today: '2026-11-27' },
+  input,
+  run,
+});

@@ -81,6 +81,7 @@ function run(question: z.output<typeof shape>): WearLimit {
 export const inspectWearLimit = defineCalculator({
   id: 'inspect.wearLimit',
   title: 'A reading against its wear limit',
+  example: { part: 'rim brake pad', check: 'rubber left beyond the holder or wear line', reading: 1.8 },
   input,
   run,
 });

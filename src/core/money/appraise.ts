@@ -35,10 +35,23 @@ const shape = z
     trials: z.number().multipleOf(1).min(1000).max(200_000).default(20_000),
     seed: wholeNumber.default(1),
   })
-  .describe('Labels of costs are unique; every range has low ≤ likely ≤ high.');
+  .describe(
+    'Labels of costs are unique; every range has low ≤ likely ≤ high; lines times trials are at most 11 million.',
+  );
+
+/** Draws of one question: forty lines at the most trials, or the most lines at twice the usual trials. */
+const MOST_DRAWS = 11_000_000;
+
+const inTime = rule(
+  shape,
+  ['trials'],
+  ({ costs, trials }) => costs.length * trials <= MOST_DRAWS,
+  ({ costs, trials }) =>
+    `${trials} trials of ${costs.length} lines take too long: ${Math.floor(MOST_DRAWS / costs.length)} are the most for so many lines`,
+);
 
 export const appraiseShape = rule(
-  shape,
+  inTime,
   ['costs'],
   (value) => new Set(value.costs.map((line) => line.label)).size === value.costs.length,
   (value) => {
@@ -335,6 +348,21 @@ function reasonsFor(
 export const moneyAppraise = defineCalculator({
   id: 'money.appraise',
   title: 'What may be paid',
+  example: {
+    currency: 'EUR',
+    asking: 14000,
+    resale: { low: 26000, likely: 30000, high: 34000 },
+    costs: [
+      {
+        label: 'Tyres',
+        chance: 0.6,
+        parts: { low: 2400, likely: 3600, high: 6000 },
+        minutes: { low: 25, likely: 35, high: 60 },
+      },
+    ],
+    target: { kind: 'profit', amount: 5000 },
+    trials: 1000,
+  },
   input: appraiseShape,
   run,
 });

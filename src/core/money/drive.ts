@@ -107,6 +107,17 @@ function run({ appraisal, travel, haggle }: z.output<typeof input>): Drive {
 export const moneyDrive = defineCalculator({
   id: 'money.drive',
   title: 'Whether a lead is worth the drive',
+  example: {
+    appraisal: {
+      currency: 'EUR',
+      asking: 10000,
+      resale: { low: 20000, likely: 20000, high: 20000 },
+      costs: [],
+      target: { kind: 'profit', amount: 0 },
+      trials: 1000,
+    },
+    travel: { distanceKm: 10, costPerKm: 30 },
+  },
   input,
   run,
 });

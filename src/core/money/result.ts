@@ -90,4 +90,18 @@ function run(books: z.output<typeof input>): MoneyResult {
   };
 }
 
-export const moneyResult = defineCalculator({ id: 'money.result', title: 'What it earned', input, run });
+export const moneyResult = defineCalculator({
+  id: 'money.result',
+  title: 'What it earned',
+  example: {
+    currency: 'EUR',
+    sale: 18000,
+    fee: 900,
+    purchase: 9500,
+    lines: [{ label: 'Balls', kind: 'part', paid: 1000, packQty: 20, usedQty: 6 }],
+    minutes: 240,
+    labourPerHour: 1500,
+  },
+  input,
+  run,
+});

@@ -11,6 +11,21 @@ import { appraiseShape, drawProblem } from './appraise';
 export const moneySamples = defineCalculator({
   id: 'money.samples',
   title: 'The trials behind an appraisal',
+  example: {
+    currency: 'EUR',
+    asking: 14000,
+    resale: { low: 26000, likely: 30000, high: 34000 },
+    costs: [
+      {
+        label: 'Tyres',
+        chance: 0.6,
+        parts: { low: 2400, likely: 3600, high: 6000 },
+        minutes: { low: 25, likely: 35, high: 60 },
+      },
+    ],
+    target: { kind: 'profit', amount: 5000 },
+    trials: 1000,
+  },
   input: appraiseShape,
   run(problem) {
     const { net, minutes } = drawProblem(problem);

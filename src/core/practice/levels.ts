@@ -11,6 +11,7 @@ import type { PracticeLevel } from './hub';
 export const practiceLevels = defineCalculator({
   id: 'practice.levels',
   title: 'The levels of the practice room',
+  example: {},
   input: z.strictObject({}),
   run(): { levels: PracticeLevel[] } {
     return {

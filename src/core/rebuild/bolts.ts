@@ -89,4 +89,10 @@ function run({ kind }: z.output<typeof input>): { bolts: Bolt[] } {
   return { bolts };
 }
 
-export const rebuildBolts = defineCalculator({ id: 'rebuild.bolts', title: 'The bolts of this bicycle', input, run });
+export const rebuildBolts = defineCalculator({
+  id: 'rebuild.bolts',
+  title: 'The bolts of this bicycle',
+  example: { kind: { stem: 'quill' } },
+  input,
+  run,
+});

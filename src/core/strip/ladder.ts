@@ -11,6 +11,7 @@ import { stuckSteps } from './data/stuckSteps';
 export const stripLadder = defineCalculator({
   id: 'strip.ladder',
   title: 'What frees a stuck part',
+  example: {},
   input: z.strictObject({}),
   run: () => ({
     steps: stuckSteps.map(({ cautions, ...step }) => ({ ...step, cautions: [cautions] })),

@@ -265,4 +265,19 @@ function picture(joint: Joint, left: Rung[], order: string[]): LadderRung[] {
   });
 }
 
-export const stripStuck = defineCalculator({ id: 'strip.stuck', title: 'A stuck part: what next', input, run });
+export const stripStuck = defineCalculator({
+  id: 'strip.stuck',
+  title: 'A stuck part: what next',
+  example: {
+    part: 'Seat post',
+    partMaterial: 'bare aluminium',
+    aroundMaterial: 'plain steel',
+    paintMatters: true,
+    partValue: 1500,
+    aroundValue: 12000,
+    ratePerHour: 1500,
+    tried: [{ step: 'penetrant', soakMinutes: 60 }],
+  },
+  input,
+  run,
+});

@@ -1,3 +1,4 @@
+import { own } from '../own';
 import type { BicycleKind } from '../bicycle';
 import type { Assembly, AssemblyPart, AssemblyStep } from './assembly';
 import type { TurnInput } from './turn';
@@ -23,7 +24,7 @@ const ROWS: Record<string, string> = {
 
 /** A row of balls in words. */
 export function ballRowLabel(row: string): string {
-  return ROWS[row] ?? row;
+  return own(ROWS, row) ?? row;
 }
 
 /** Which way the fastener of a step turns on this bicycle, as a question; null where nothing turns. */

@@ -46,6 +46,7 @@ export function constraintsAmong(assemblies: Assembly[]): Constraint[] {
 export const stripTrays = defineCalculator({
   id: 'strip.trays',
   title: 'How a bicycle comes apart',
+  example: { kind: { gears: 'coaster', brakes: 'back-pedal', chain: 'single-or-hub-gear' } },
   input,
   run({ kind, chosen }): Trays {
     const trays = assembliesFor(kind, chosen);

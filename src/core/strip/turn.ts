@@ -99,4 +99,10 @@ function wordsFor(
   return `${line.hand === 'left' ? 'Left-hand thread' : 'Right-hand thread'}. ${verb} ${rotation}, ${seen}.${push} ${line.note}.`;
 }
 
-export const stripTurn = defineCalculator({ id: 'strip.turn', title: 'Which way does it turn', input, run });
+export const stripTurn = defineCalculator({
+  id: 'strip.turn',
+  title: 'Which way does it turn',
+  example: { fastener: 'pedal', side: 'left', action: 'loosen' },
+  input,
+  run,
+});

@@ -32,6 +32,11 @@ export function placeLabel(id: string): string {
   return places.find((place) => place.id === id)?.label ?? id;
 }
 
+/** A place of the vocabulary by an id from outside, such as an address; null where there is none of that name. */
+export function knownPlace(id: string | null): string | null {
+  return places.some((place) => place.id === id) ? id : null;
+}
+
 /** Whether a place is a bearing. */
 export function isBearing(id: string): boolean {
   return places.some((place) => place.id === id && place.kind === 'bearing');

@@ -1,4 +1,5 @@
 'use client';
+import { knownPlace } from '@/core/vocabulary/vocabulary';
 import Close from '@mui/icons-material/Close';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -355,7 +356,7 @@ function LeftBench({ bicycle }: { bicycle: Bicycle }) {
   const [left] = useState(bicycle.bench);
   const task = BENCH_TASKS.find((each) => each === params.get('task')) ?? left?.task ?? 'look-over';
   const leftAt = left && atTray(left.task) ? left.place : null;
-  const place = params.get('place') ?? leftAt ?? 'hub.front';
+  const place = knownPlace(params.get('place')) ?? leftAt ?? 'hub.front';
   return <OpenBench key={`${task} ${place}`} bicycle={bicycle} task={task} place={place} />;
 }
 

@@ -1,5 +1,5 @@
 'use client';
-import { own } from '@/store/state';
+import { own } from '@/core/own';
 import Redo from '@mui/icons-material/Redo';
 import Undo from '@mui/icons-material/Undo';
 import Box from '@mui/material/Box';

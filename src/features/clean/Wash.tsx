@@ -1,4 +1,5 @@
 'use client';
+import { own } from '@/core/own';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -181,7 +182,7 @@ export function Wash({ bicycle, send }: StageProps) {
                   key={load.partIds.join()}
                   send={send}
                   load={load}
-                  bath={labels[load.bathId] ?? load.bathId}
+                  bath={own(labels, load.bathId) ?? load.bathId}
                   dirty={dirty}
                   waits={running.some((each) => each.bathId === load.bathId)}
                   onStarted={setStarted}

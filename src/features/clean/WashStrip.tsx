@@ -1,3 +1,4 @@
+import { own } from '@/core/own';
 import { scaleSqrt } from 'd3-scale';
 import Box from '@mui/material/Box';
 import type { CleanPlan } from '@/core/clean/plan';
@@ -59,7 +60,7 @@ export function WashStrip({
         {baths.map((bath, i) => (
           <g key={bath} transform={`translate(0 ${i * ROW + 4})`}>
             <text x={0} y={20} fontSize={13} fill="var(--mui-palette-text-primary)">
-              {(labels[bath] ?? bath).slice(0, 17)}
+              {(own(labels, bath) ?? bath).slice(0, 17)}
             </text>
             {running
               .filter((each) => each.bathId === bath)

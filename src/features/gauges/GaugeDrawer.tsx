@@ -1,5 +1,5 @@
 'use client';
-import { own } from '@/store/state';
+import { own } from '@/core/own';
 import Close from '@mui/icons-material/Close';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

@@ -1,5 +1,5 @@
 'use client';
-import { own } from '@/store/state';
+import { own } from '@/core/own';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';

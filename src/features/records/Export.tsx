@@ -21,6 +21,10 @@ function leftOut(missing: number, left: number): string {
     .join('');
 }
 
+function sizeWords(bytes: number): string {
+  return bytes < 1e6 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
+}
+
 /** The whole workshop out, as one zip. */
 export function Export() {
   const workshop = useWorkshop();
@@ -44,7 +48,7 @@ export function Export() {
     saveFile(packed.zip, `${fileName(settings.name)}-${at.slice(0, 10)}.zip`);
     await workshop.markExported();
     setDoing({
-      said: `Packed: ${(packed.zip.size / 1e6).toFixed(1)} MB. Keep it somewhere else than this machine.${leftOut(packed.missing, packed.left)}`,
+      said: `Packed: ${sizeWords(packed.zip.size)}. Keep it somewhere else than this machine.${leftOut(packed.missing, packed.left)}`,
     });
   }
   const busy = doing !== null && 'busy' in doing;

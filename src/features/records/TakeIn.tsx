@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { settingWords } from '@/model/settingLeaves';
+import { settingWords } from '@/model/settingWords';
 import type { Preview } from '@/store/archive/preview';
 import { previewWords } from '@/store/archive/previewWords';
 import { FileButton } from '@/ui/FileButton';
@@ -17,11 +17,11 @@ import { useRecordsJob } from './useRecordsJob';
 /** A parcel that does not come within this time is not waited for. */
 const FETCH_MS = 30_000;
 
-function PreviewList({ title, names }: { title: string; names: string[] }) {
+function PreviewList({ title, names, between = ', ' }: { title: string; names: string[]; between?: string }) {
   if (names.length === 0) return null;
   return (
     <Box sx={{ py: 0.25, overflowWrap: 'anywhere' }}>
-      <b>{title}:</b> {names.slice(0, 12).join(', ')}
+      <b>{title}:</b> {names.slice(0, 12).join(between)}
       {names.length > 12 && ` and ${names.length - 12} more`}
     </Box>
   );
@@ -46,6 +46,7 @@ function Seen({ seen, words, onTake, onLeave }: { seen: Preview; words: string; 
       <PreviewList title="Closed here, left as they are" names={seen.closed} />
       <PreviewList
         title="Settings that would change"
+        between="; "
         names={seen.settings.map((change) => settingWords(change, (minor) => money(minor, currency)))}
       />
       <PreviewList title="Photographs not in it" names={missingWords(seen.missing)} />
@@ -141,17 +142,19 @@ export function TakeIn() {
         >
           Choose a file
         </FileButton>
-        <TextField
-          label="Or a code"
-          value={code}
-          onChange={(event) => setCode(event.target.value)}
-          onKeyDown={(event) => event.key === 'Enter' && void fetchCode()}
-          sx={{ width: 170 }}
-          slotProps={{ htmlInput: { autoCapitalize: 'characters', autoComplete: 'off', maxLength: 40 } }}
-        />
-        <Button variant="outlined" disabled={code.trim().length < 8 || busy} onClick={() => void fetchCode()}>
-          Fetch
-        </Button>
+        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+          <TextField
+            label="Or a code"
+            value={code}
+            onChange={(event) => setCode(event.target.value)}
+            onKeyDown={(event) => event.key === 'Enter' && void fetchCode()}
+            sx={{ width: 170 }}
+            slotProps={{ htmlInput: { autoCapitalize: 'characters', autoComplete: 'off', maxLength: 40 } }}
+          />
+          <Button variant="outlined" disabled={code.trim().length < 8 || busy} onClick={() => void fetchCode()}>
+            Fetch
+          </Button>
+        </Box>
       </Box>
       {waiting && !busy && (
         <Seen

@@ -50,7 +50,7 @@ export function UnfinishedIntake({ at, done, total }: Unfinished) {
       <Box component="b" sx={{ fontVariantNumeric: 'tabular-nums' }}>
         {done} of {total}
       </Box>{' '}
-      bicycles are in. Finish it, or take it all back.
+      bicycles are in.
       <Told doing={doing} />
     </Notice>
   );

@@ -1,5 +1,5 @@
 'use client';
-import { own } from '@/store/state';
+import { own } from '@/core/own';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Dialog from '@mui/material/Dialog';

@@ -1,4 +1,5 @@
 'use client';
+import { own } from '@/core/own';
 import Box from '@mui/material/Box';
 import { explodedLine } from '@/core/strip/explode';
 import { partWords, type Assembly } from '@/core/strip/tray';
@@ -45,7 +46,7 @@ export function ExplodedLine({
   const turned = (assembly.parts.find((part) => hand.includes(part.id) && TURNED.has(part.shape)) ?? { id: hand[0] })
     .id;
   const told = assembly.parts
-    .map((part) => `${partWords(part)}: ${tray.marks[part.id] ?? WORDS[whereIs(tray, part.id)]}`)
+    .map((part) => `${partWords(part)}: ${own(tray.marks, part.id) ?? WORDS[whereIs(tray, part.id)]}`)
     .join('; ');
   return (
     // A line that is longer than a phone is pushed sideways, by thumb or by arrow keys.
@@ -69,7 +70,7 @@ export function ExplodedLine({
         />
         {parts.map((part) => {
           const where = whereIs(tray, part.id);
-          const mark = tray.marks[part.id];
+          const mark = own(tray.marks, part.id);
           const at = tray.order.indexOf(part.id);
           const ink = where === 'off' ? 'var(--mui-palette-primary-main)' : 'var(--mui-palette-text-primary)';
           return (

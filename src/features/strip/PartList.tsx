@@ -1,4 +1,5 @@
 'use client';
+import { own } from '@/core/own';
 import {
   closestCenter,
   DndContext,
@@ -53,8 +54,8 @@ function Row({
   });
   const part = partIn(assembly, tray.extra, id);
   const words = partWords(part);
-  const mark = tray.marks[id];
-  const fate = tray.fates[id];
+  const mark = own(tray.marks, id);
+  const fate = own(tray.fates, id);
   const row = ballRowOf(id);
   const out = row ? countsOf(tray, row).out : null;
   const asides = [

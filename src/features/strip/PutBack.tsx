@@ -1,4 +1,5 @@
 'use client';
+import { own } from '@/core/own';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
@@ -38,7 +39,7 @@ export function PutBack({ bicycle, send, assembly, tray }: TrayProps) {
     const current = id === next;
     const question = step ? turnAt(step, bicycle.kind, 'tighten') : null;
     const over = skippedBy(id, tray.order, tray.backIn);
-    const gone = tray.marks[id];
+    const gone = own(tray.marks, id);
     const uncounted = row !== null && countsOf(tray, row).in === null;
     return (
       <Box component="li" key={id} sx={{ py: 0.5, color: back ? 'text.secondary' : 'text.primary' }}>

@@ -1,4 +1,5 @@
 'use client';
+import { knownPlace } from '@/core/vocabulary/vocabulary';
 import { useSearchParams } from 'next/navigation';
 
 /** What of a tray is opened further, in the address; another tray starts closed. */
@@ -14,7 +15,7 @@ export function useTrayPlace(): [string | null, (place: string | null) => void] 
     else next.set('tray', place);
     window.history.pushState(null, '', `?${next.toString()}`);
   };
-  return [params.get('tray'), go];
+  return [knownPlace(params.get('tray')), go];
 }
 
 /** The address that opens a tray. */

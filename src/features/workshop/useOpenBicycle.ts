@@ -1,5 +1,5 @@
 'use client';
-import { own } from '@/store/state';
+import { own } from '@/core/own';
 import { useEffect, useState } from 'react';
 import type { Bicycle } from '@/model/record';
 import { useWorkshop, useWorkshopState } from './WorkshopProvider';

@@ -24,10 +24,4 @@ export function GET(request: Request): Response {
 }
 
 const notAllowed = onlyAllowed('GET');
-export {
-  notAllowed as POST,
-  notAllowed as PUT,
-  notAllowed as PATCH,
-  notAllowed as DELETE,
-  notAllowed as OPTIONS,
-};
+export { notAllowed as POST, notAllowed as PUT, notAllowed as PATCH, notAllowed as DELETE, notAllowed as OPTIONS };

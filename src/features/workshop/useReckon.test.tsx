@@ -1,0 +1,33 @@
+import { act, render, screen } from '@testing-library/react';
+import { useReckon } from './useReckon';
+
+const asked: { input: unknown; resolve(value: unknown): void; reject(reason: Error): void }[] = [];
+jest.mock('@/worker/client', () => ({
+  reckoner: () => ({
+    reckon: (_caller: string, _id: string, input: unknown) =>
+      new Promise((resolve, reject) => asked.push({ input, resolve, reject })),
+    cancel: () => undefined,
+  }),
+}));
+
+function Shown({ question }: { question: number }) {
+  const { output, failed, pending } = useReckon<string>('strip.turn', { question });
+  return <p>{failed ? 'failed' : pending && !output ? 'asking' : output}</p>;
+}
+const said = () => screen.getByText(/./).textContent;
+const last = () => asked.at(-1)!;
+
+test('a question that failed does not stand for the next one, and an answer stands until the next is there', async () => {
+  const { rerender } = render(<Shown question={1} />);
+  expect(said()).toBe('asking');
+  await act(() => Promise.resolve(last().reject(new Error('broke'))));
+  expect(said()).toBe('failed');
+  rerender(<Shown question={2} />);
+  expect(said()).toBe('asking');
+  await act(() => Promise.resolve(last().resolve({ ok: true, output: 'two' })));
+  expect(said()).toBe('two');
+  rerender(<Shown question={3} />);
+  expect(said()).toBe('two');
+  await act(() => Promise.resolve(last().resolve({ ok: true, output: 'three' })));
+  expect(said()).toBe('three');
+});

@@ -1,0 +1,33 @@
+import { HOUSE_RULES } from '@/core/houseRules';
+import { own } from '@/core/own';
+import type { SettingChange } from './settingLeaves';
+
+const NAMES: Record<string, string> = {
+  name: 'the workshop’s name',
+  currency: 'currency',
+  labourPerHour: 'your own hour',
+  customerPerHour: 'a customer’s hour',
+  letterKeys: 'single-letter keys',
+  baths: 'baths',
+};
+
+function valueWords(value: unknown): string {
+  if (value === undefined) return 'nothing';
+  if (value === true) return 'yes';
+  if (value === false) return 'no';
+  if (Array.isArray(value)) return `${value.length}`;
+  if (typeof value === 'object' && value !== null) return 'other rounds';
+  if (typeof value === 'number') return String(value);
+  return typeof value === 'string' && value !== '' ? value.replaceAll('-', ' ') : 'nothing';
+}
+
+/** What a setting is called, with what it was and would be. Example: "currency: EUR → GBP". Money is told as it is written. */
+export function settingWords({ leaf, from, to }: SettingChange, money: (minor: number) => string): string {
+  const [head, ...rest] = leaf.split('/');
+  if (head === 'practice') return `practice room, ${rest.join(' ')}`;
+  const rule = HOUSE_RULES.find((row) => row.key === (head === 'rules' ? rest.join('/') : leaf));
+  const name = rule?.title.toLowerCase() ?? own(NAMES, leaf) ?? leaf;
+  const shown = (value: unknown) =>
+    /PerHour$/.test(leaf) && typeof value === 'number' ? money(value) : valueWords(value);
+  return `${name}: ${shown(from)} → ${shown(to)}`;
+}
