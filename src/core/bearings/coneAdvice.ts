@@ -82,8 +82,10 @@ export function bestAction(
   prefer: (a: Action, b: Action) => number,
 ): Action {
   const { grid, model } = planner;
-  const glanced: Scored[] = turnsTowards(planner, belief, FIRST_AIMS)
-    .filter(allowed)
+  const turns = turnsTowards(planner, belief, FIRST_AIMS);
+  const allowedTurns = turns.filter(allowed);
+  // Where a bench drags so much that no turn goes the school's way, the school gives way.
+  const glanced: Scored[] = (allowedTurns.length > 0 ? allowedTurns : turns)
     .flatMap((turnDeg) => {
       const moved = afterTurn(grid, belief, turnDeg);
       return (model.allowanceDeg > 0 ? [true, false] : [false]).map((clamped) => ({
