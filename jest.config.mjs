@@ -21,6 +21,8 @@ const shared = {
 /** @type {import('jest').Config} */
 const config = {
   testTimeout: 30_000,
+  // Two at once: by itself the runner leaves one core idle.
+  maxWorkers: 2,
   projects: [
     {
       ...shared,

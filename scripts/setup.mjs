@@ -1,6 +1,6 @@
 /** What `npm run demo` and `npm test` share: installing what is missing, and running steps with their times. No dependencies. */
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, statSync } from 'node:fs';
+import { existsSync, rmSync, statSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 
 export const ROOT = fileURLToPath(new URL('..', import.meta.url));
@@ -36,7 +36,7 @@ export function run(command, args, { env = {}, quiet = false } = {}) {
 /** A step by name, with the time it took; stops at a failure unless told to go on. */
 export async function step(name, command, args, { goOn = false, ...options } = {}) {
   const from = Date.now();
-  console.log(`\n— ${name}`);
+  console.log(`— ${name}`);
   const result = await run(command, args, options);
   console.log(`— ${name}: ${result.code === 0 ? 'done' : 'FAILED'} in ${Math.round((Date.now() - from) / 1000)} s`);
   if (result.code !== 0 && !goOn) stop(`${name} failed; what it printed stands above.`);
@@ -67,18 +67,30 @@ export async function chromium() {
   return path;
 }
 
-/** Builds when there is no build or a source is newer than it. */
-export async function build() {
+/** Builds when there is no build or a source is newer than it. Gives whether there is a build; stops without one unless told to go on. */
+export async function build({ goOn = false } = {}) {
   const stamp = `${ROOT}/.next/BUILD_ID`;
   const newest = spawnSync(
     'find',
     ['src', 'public', 'package-lock.json', 'next.config.ts', '-newer', stamp, '-print', '-quit'],
     { cwd: ROOT, encoding: 'utf8' },
   );
-  if (existsSync(stamp) && newest.stdout?.trim() === '') return;
-  await step('build', process.execPath, [NEXT, 'build'], { quiet: true });
-  const { writeHashes } = await import('./hashes.mjs');
-  writeHashes();
+  if (existsSync(stamp) && newest.stdout?.trim() === '') return true;
+  const { code, printed } = await step('build', process.execPath, [NEXT, 'build'], { quiet: true, goOn });
+  if (code !== 0) {
+    console.error(printed);
+    return false;
+  }
+  try {
+    const { writeHashes } = await import('./hashes.mjs');
+    writeHashes();
+    return true;
+  } catch (error) {
+    rmSync(stamp, { force: true });
+    if (!goOn) stop(`The build was made and is not good: ${error.message}.`);
+    console.error(error);
+    return false;
+  }
 }
 
 /** Starts the built application and waits until it answers. */

@@ -42,7 +42,13 @@ export function questionsFor({ id, input, example }: Calculator): unknown[] {
   const told = made.map((question) => ({ question, ok: reckon(id, question).status === 'ok' }));
   return [
     JSON.parse(JSON.stringify(example)) as unknown,
-    ...told.filter(({ ok }) => ok).slice(0, SAMPLES).map(({ question }) => question),
-    ...told.filter(({ ok }) => !ok).slice(0, 1).map(({ question }) => question),
+    ...told
+      .filter(({ ok }) => ok)
+      .slice(0, SAMPLES)
+      .map(({ question }) => question),
+    ...told
+      .filter(({ ok }) => !ok)
+      .slice(0, 1)
+      .map(({ question }) => question),
   ];
 }

@@ -24,5 +24,6 @@ test.each(Object.keys(frozen))('no id of %s that stands in records is gone', (ki
 
 test('every id that stands in records is held from the day it appears', () => {
   expect(Object.keys(frozen).sort()).toEqual(Object.keys(now).sort());
-  for (const [kind, ids] of Object.entries(now)) expect([kind, ids.filter((id) => !frozen[kind]!.includes(id))]).toEqual([kind, []]);
+  for (const [kind, ids] of Object.entries(now))
+    expect([kind, ids.filter((id) => !frozen[kind]!.includes(id))]).toEqual([kind, []]);
 });

@@ -1,6 +1,6 @@
 import { ThemeProvider } from '@mui/material/styles';
 import { act, render, screen } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
+import { userEvent } from '../../tests/user';
 import type { Command } from '@/model/commands';
 import { newBicycle, USUAL_SETTINGS } from '@/model/fresh';
 import { theme } from '@/ui/theme';

@@ -1,6 +1,6 @@
 import { ThemeProvider } from '@mui/material/styles';
 import { act, render, screen, waitFor, within } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
+import { userEvent } from '../../tests/user';
 import { newBicycle, USUAL_SETTINGS } from '@/model/fresh';
 import type { Bicycle } from '@/model/record';
 import { theme } from '@/ui/theme';

@@ -1,5 +1,5 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
+import { userEvent } from '../../tests/user';
 import { useState } from 'react';
 import { drawStage } from '../../tests/stage';
 import type { Command } from '@/model/commands';

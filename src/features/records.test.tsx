@@ -1,5 +1,5 @@
 import { act, fireEvent, render, screen, within } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
+import { userEvent } from '../../tests/user';
 import { ThemeProvider } from '@mui/material/styles';
 import type { ReactNode } from 'react';
 import { newBicycle, USUAL_SETTINGS } from '@/model/fresh';

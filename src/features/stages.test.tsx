@@ -1,5 +1,5 @@
 import { act, screen, waitFor, within } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
+import { userEvent } from '../../tests/user';
 import { drawStage } from '../../tests/stage';
 import type { Command } from '@/model/commands';
 import { Buy } from './buy/Buy';
@@ -107,7 +107,7 @@ describe('At the door', () => {
     expect(screen.queryByText('Haggle')).toBeNull();
     const hold = button('Hold to see the figures');
     act(() => hold.focus());
-    const user = userEvent.setup();
+    const user = userEvent;
     await user.keyboard('[Space>]');
     const ceiling = screen.getByText(/the most to pay/).previousElementSibling!.textContent;
     expect(ceiling).toMatch(/€\d+.*(Haggle|Walk away|Buy)/);

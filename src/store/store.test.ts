@@ -1,3 +1,4 @@
+import { runs } from '../../tests/runs';
 import { SCHEMA_VERSION } from '@/model/record';
 import fc from 'fast-check';
 import { applyCommand, type Command, type Envelope } from '@/model/commands';
@@ -373,7 +374,7 @@ describe('the store', () => {
           expect(storage.length).toBe(0);
         },
       ),
-      { numRuns: 1000 },
+      { numRuns: runs(1000) },
     );
   }, 60_000);
 });

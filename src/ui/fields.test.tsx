@@ -1,5 +1,5 @@
 import { act, render, screen, within } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
+import { userEvent } from '../../tests/user';
 import { useState } from 'react';
 import { Choices } from './Choices';
 import { RangeFields } from './RangeFields';

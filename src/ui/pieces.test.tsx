@@ -1,6 +1,6 @@
 import { act, render, screen } from '@testing-library/react';
 import type React from 'react';
-import userEvent from '@testing-library/user-event';
+import { userEvent } from '../../tests/user';
 import { bicycleKind } from '@/core/bicycle';
 import { minorUnit, row } from '@/core/verdict';
 import { STATES, stateLabel } from '@/core/vocabulary/vocabulary';

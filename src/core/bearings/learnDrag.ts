@@ -47,6 +47,8 @@ const SD_SCALES = [
 const MOST_SESSIONS = 20;
 /** Trials of one bearing that are learnt from: whoever needed more was not learning about the drag. */
 const MOST_TRIALS = 12;
+/** Whoever turned a cone further than once round was looking for its place, and did not set it. */
+const MOST_TURNED_DEG = 360;
 
 /** How likely a bearing's trials are under one drag: the product of the chances of its feels, in logs. */
 function logEvidence(model: ConeModel, trials: Question['sessions'][number]['trials']): number {
@@ -80,7 +82,8 @@ function run(question: Question): LearntDrag {
   const sessions = question.sessions
     .filter(({ trials }) => trials.length > 1)
     .slice(-MOST_SESSIONS)
-    .map(({ allowanceDeg, trials }) => ({ allowanceDeg, trials: trials.slice(0, MOST_TRIALS) }));
+    .map(({ allowanceDeg, trials }) => ({ allowanceDeg, trials: trials.slice(0, MOST_TRIALS) }))
+    .filter(({ trials }) => trials.reduce((sum, { turnDeg }) => sum + Math.abs(turnDeg), 0) <= MOST_TURNED_DEG);
   const turns = sessions.reduce((sum, { trials }) => sum + trials.filter((trial) => trial.turnDeg !== 0).length, 0);
   const candidates = MEAN_STEPS.flatMap((step) =>
     SD_SCALES.map(({ scale, weight }) => {

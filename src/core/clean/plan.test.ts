@@ -1,3 +1,4 @@
+import { runs } from '../../../tests/runs';
 import fc from 'fast-check';
 import { answer } from '../calculator';
 import { cleanPlan, type CleanPlanInput } from './plan';
@@ -110,7 +111,7 @@ describe('laws of the wash', () => {
           expect(open.every((way) => way.where === 'bath')).toBe(true);
         }
       }),
-      { numRuns: 300 },
+      { numRuns: runs(300) },
     );
   });
 
@@ -128,7 +129,7 @@ describe('laws of the wash', () => {
           expect(bathed.has(id)).toBe(first?.where === 'bath');
         }
       }),
-      { numRuns: 200 },
+      { numRuns: runs(200) },
     );
   });
 
@@ -172,7 +173,7 @@ describe('laws of the wash', () => {
         expect(loads).toHaveLength(least(items));
         expect(loads.length).toBeGreaterThanOrEqual(volumeBound(items, 60));
       }),
-      { numRuns: 300 },
+      { numRuns: runs(300) },
     );
   });
 

@@ -1,3 +1,4 @@
+import { runs } from '../../../tests/runs';
 import fc from 'fast-check';
 import { answer } from '../calculator';
 import { materials } from './data/materials';
@@ -53,7 +54,7 @@ describe('what is never done to a stuck part', () => {
           if (id === 'flame') expect(question.paintMatters).toBe(false);
         }
       }),
-      { numRuns: 400 },
+      { numRuns: runs(400) },
     );
   });
 
@@ -82,7 +83,7 @@ describe('what is never done to a stuck part', () => {
         expect(wipedBefore || wipedNow).toBe(true);
         if (order.includes('penetrant')) expect(wipedNow).toBe(true);
       }),
-      { numRuns: 300 },
+      { numRuns: runs(300) },
     );
   });
 });
@@ -150,7 +151,7 @@ describe('what comes next, and when to stop', () => {
           if (!needed.has(id))
             expect(walk(found.order.filter((each) => each !== id))).toBeGreaterThan(whole - found.order.length - 2);
       }),
-      { numRuns: 200 },
+      { numRuns: runs(200) },
     );
   });
 

@@ -1,5 +1,5 @@
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
+import { userEvent } from '../../../tests/user';
 import type { Command } from '@/model/commands';
 import { drawStage } from '../../../tests/stage';
 import { Overhaul } from './Overhaul';

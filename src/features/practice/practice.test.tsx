@@ -1,6 +1,6 @@
 import { ThemeProvider } from '@mui/material/styles';
 import { render, screen } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
+import { userEvent } from '../../../tests/user';
 import { answer } from '@/core/calculator';
 import { hiddenHub, type PracticeLevel } from '@/core/practice/hub';
 import { practiceLevels } from '@/core/practice/levels';

@@ -1,5 +1,5 @@
 import { screen, within } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
+import { userEvent } from '../../../tests/user';
 import { drawStage } from '../../../tests/stage';
 import { StockPage } from './StockPage';
 

@@ -1,5 +1,5 @@
 import { screen, waitFor, within } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
+import { userEvent } from '../../../tests/user';
 import type { Command } from '@/model/commands';
 import { drawStage } from '../../../tests/stage';
 import { Clean } from '../clean/Clean';

@@ -1,3 +1,4 @@
+import { runs } from '../../../tests/runs';
 import { SCHEMA_VERSION } from '@/model/record';
 import Ajv2020 from 'ajv/dist/2020';
 import addFormats from 'ajv-formats';
@@ -236,7 +237,7 @@ describe('taking in', () => {
           expect(all(database)).toBe(before);
         },
       ),
-      { numRuns: 1000 },
+      { numRuns: runs(1000) },
     );
     expect(Object.keys(workshop.store.getState().summaries)).toEqual([]);
   }, 60_000);
