@@ -108,6 +108,7 @@ export function decidedInput(
     labourPerHour: settings.labourPerHour,
     asking: bicycle.purchase?.paid ?? asking,
     costs: jobs.map(({ id, title, parts, minutes }) => ({
+      id,
       label: `${title} (${id})`,
       kind: 'fault' as const,
       chance: 1,

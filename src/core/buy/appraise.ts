@@ -128,10 +128,24 @@ function run(question: Question): BuyAppraisal {
   const ownLines = lines.filter((line) => !line.id.startsWith(DOOR_LINE));
   const taken = new Set(ownLines.map((line) => line.label));
   const costs: AppraiseInput['costs'] = [
-    ...ownLines.map(({ label, kind: sort, chance, parts, minutes }) => ({ label, kind: sort, chance, parts, minutes })),
+    ...ownLines.map(({ id: line, label, kind: sort, chance, parts, minutes }) => ({
+      id: line,
+      label,
+      kind: sort,
+      chance,
+      parts,
+      minutes,
+    })),
     ...asked
       .filter((line) => !taken.has(line.label))
-      .map(({ label, chance, parts, minutes }) => ({ label, kind: 'fault' as const, chance, parts, minutes })),
+      .map(({ id: line, label, chance, parts, minutes }) => ({
+        id: `${DOOR_LINE}${line}`,
+        label,
+        kind: 'fault' as const,
+        chance,
+        parts,
+        minutes,
+      })),
   ];
   const { currency, asking, resale, otherCosts, labourPerHour, target, confidence, travel } = question;
   const problem = appraiseShape.safeParse({

@@ -12,6 +12,12 @@ const BINS = 36;
 const CURVE_CONFIDENCES = [0.5, 0.55, 0.6, 0.65, 0.7, 0.75, 0.8, 0.85, 0.9, 0.95];
 
 const costLine = z.strictObject({
+  id: z
+    .string()
+    .min(1)
+    .max(80)
+    .optional()
+    .describe('what its draws hang on: a change of words moves no ceiling; its label where it has none'),
   label: z.string().min(1).max(120),
   kind: z.enum(['standing', 'fault']).default('fault').describe('ordinary work that every bicycle takes, or a fault'),
   chance: z.number().min(0).max(1).default(1).describe('share of the cases in which it happens'),
@@ -50,8 +56,18 @@ const inTime = rule(
     `${trials} trials of ${costs.length} lines take too long: ${Math.floor(MOST_DRAWS / costs.length)} are the most for so many lines`,
 );
 
-export const appraiseShape = rule(
+/** What the draws of a line hang on. */
+export const streamOf = (line: { id?: string; label: string }) => `cost:${line.id ?? line.label}`;
+
+const told = rule(
   inTime,
+  ['costs'],
+  ({ costs }) => new Set(costs.map(streamOf)).size === costs.length,
+  'two lines have one id, and would be drawn alike: give each an id of its own',
+);
+
+export const appraiseShape = rule(
+  told,
   ['costs'],
   (value) => new Set(value.costs.map((line) => line.label)).size === value.costs.length,
   (value) => {
@@ -106,7 +122,7 @@ function drawsOf(line: CostLine, seed: number, trials: number): Draws {
   if (trials > MOST_KEPT_TRIALS) return drawLine(line, seed, trials);
   const { parts, minutes } = line;
   const key = [
-    line.label,
+    streamOf(line),
     line.chance,
     parts.low,
     parts.likely,
@@ -127,7 +143,7 @@ function drawsOf(line: CostLine, seed: number, trials: number): Draws {
 
 /** Draws of one line over all trials: what it costs in parts and how long it takes, both nought where it does not happen. */
 function drawLine(line: CostLine, seed: number, trials: number): Draws {
-  const next = uniformStream(seed, `cost:${line.label}`);
+  const next = uniformStream(seed, streamOf(line));
   const partsAt = pertQuantile(line.parts);
   const minutesAt = pertQuantile(line.minutes);
   const parts = new Float64Array(trials);

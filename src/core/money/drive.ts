@@ -3,7 +3,7 @@ import { defineCalculator } from '../calculator';
 import { atLeast, floorForgiving, plainZero, roundHalfUp, roundTo } from '../numbers';
 import { minorUnit, row, type WorkingRow } from '../verdict';
 import { minorUnits } from '../fields';
-import { appraiseShape } from './appraise';
+import { appraiseShape, streamOf } from './appraise';
 import { pertMean } from './pert';
 import { uniformStream } from './streams';
 
@@ -52,7 +52,7 @@ function run({ appraisal, travel, haggle }: z.output<typeof input>): Drive {
   const payable = new Float64Array(trials).fill(start);
   for (const line of appraisal.costs) {
     const cost = pertMean(line.parts) + (wage / 60) * pertMean(line.minutes);
-    const next = uniformStream(seed, `cost:${line.label}`);
+    const next = uniformStream(seed, streamOf(line));
     for (let i = 0; i < trials; i++) {
       const happens = next() < line.chance;
       next();

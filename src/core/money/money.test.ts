@@ -95,6 +95,16 @@ describe('what may be paid', () => {
     expect(withNothing.atAsking).toEqual(alone.atAsking);
   });
 
+  test('a change of words moves no ceiling: the draws of a line hang on its id', () => {
+    const one = appraise({ costs: [{ ...post, id: 'post' }] });
+    const other = appraise({ costs: [{ ...post, id: 'post', label: 'a post that will not move' }] });
+    expect([other.ceiling, other.minutes, other.spread]).toEqual([one.ceiling, one.minutes, one.spread]);
+    expect(appraise({ costs: [{ ...post, id: 'another' }] }).ceiling).not.toBe(one.ceiling);
+    // Without an id it is the label, as ever.
+    expect(appraise({ costs: [post] }).ceiling).toBe(appraise({ costs: [{ ...post, id: post.label }] }).ceiling);
+    expect(refusal({ costs: [post, { ...post, id: post.label, label: 'the same again' }] })).toEqual(['costs']);
+  });
+
   test('a driver lifts the ceiling by just what leaving its line out does', () => {
     const both = appraise({ costs: [post, tyres] });
     const without = appraise({ costs: [tyres] });

@@ -1,6 +1,6 @@
 /**
- * Reproducible random streams. Each line of an estimate draws from a stream of its own, from seed and label,
- * so that changing one line moves no other. The generator is written out here, because the same input must
+ * Reproducible random streams. Each line of an estimate draws from a stream of its own, from seed and id (its
+ * label where it has none), so that changing one line, or its words, moves no other. The generator is written out here, because the same input must
  * give the same output in every release.
  */
 
