@@ -6,6 +6,7 @@ import { build, chromium as chromiumPath, serve } from '../scripts/setup.mjs';
 import { measureCalculators, measureDiagnosis, measureHubs } from './core';
 import { line } from './line';
 import { measurePage } from './page';
+import { measureProperties } from './properties';
 import { measureRecords } from './records';
 import { measureResilience } from './resilience';
 
@@ -19,7 +20,12 @@ const ARGS = [
   '--disable-sync',
 ];
 
-const WITHOUT_BROWSER = { calculators: measureCalculators, hubs: measureHubs, diagnosis: measureDiagnosis };
+const WITHOUT_BROWSER = {
+  calculators: measureCalculators,
+  hubs: measureHubs,
+  diagnosis: measureDiagnosis,
+  properties: measureProperties,
+};
 const IN_BROWSER = ['page', 'records', 'resilience'] as const;
 
 const at = process.argv.indexOf('--only');

@@ -127,6 +127,7 @@ for (const scheme of ['light', 'dark'] as const)
         expect.soft([view, found]).toEqual([view, []]);
       };
       await whatOpens(page, look, width === 'phone');
-      await everyStage(page, look, width === 'phone');
+      // The dark sheet differs in its colours alone, and those not by width: each view is seen dark once.
+      if (scheme === 'light' || width === 'phone') await everyStage(page, look, width === 'phone');
       if (width === 'laptop') await otherViews(page, look);
     });

@@ -16,7 +16,14 @@ for (const calculator of registry as unknown as Calculator[]) {
   const kept = existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as Golden[]) : null;
   if (kept && !renewed.has(calculator.id)) continue;
   const questions = kept ? kept.map(({ input }) => input) : questionsFor(calculator);
-  writeFileSync(file, `${JSON.stringify(questions.map((question) => goldenOf(calculator.id, question)), null, 1)}\n`);
+  writeFileSync(
+    file,
+    `${JSON.stringify(
+      questions.map((question) => goldenOf(calculator.id, question)),
+      null,
+      1,
+    )}\n`,
+  );
   console.log(`${calculator.id}: ${questions.length}`);
 }
 

@@ -1,4 +1,5 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
+import { createInterface } from 'node:readline';
 
 function commandLine(args: string[], input: string) {
   const { status, stdout, stderr } = spawnSync(
@@ -48,6 +49,29 @@ describe('the command line', () => {
       .split('\n')
       .map((line) => JSON.parse(line) as { cause?: string; errors?: unknown[] });
     expect(lines.map((line) => line.cause ?? line.errors?.length)).toEqual(['none', 1, 'bottom-bracket']);
+  });
+
+  test('each line is answered before the next is asked, in its order, and the end of the stream leaves with 0', async () => {
+    const child = spawn(
+      'node',
+      ['node_modules/tsx/dist/cli.mjs', 'scripts/reckon.ts', 'inspect.crankPlay', '--lines'],
+      {
+        stdio: ['pipe', 'pipe', 'ignore'],
+      },
+    );
+    const ended = new Promise((resolve) => child.on('close', resolve));
+    const answers = createInterface({ input: child.stdout })[Symbol.asyncIterator]();
+    for (const [left, cause] of [
+      ['firm', 'none'],
+      ['wobbly', undefined],
+      ['loose', 'left-arm'],
+    ]) {
+      child.stdin.write(`${JSON.stringify({ left, right: 'firm' })}\n`);
+      const { value } = (await answers.next()) as { value: string };
+      expect((JSON.parse(value) as { cause?: string }).cause).toBe(cause);
+    }
+    child.stdin.end();
+    expect(await ended).toBe(0);
   });
 
   test('it ends quietly when nobody reads on', () => {

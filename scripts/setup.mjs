@@ -38,6 +38,9 @@ export async function step(name, command, args, { goOn = false, ...options } = {
   const from = Date.now();
   console.log(`— ${name}`);
   const result = await run(command, args, options);
+  // What ran beside another step is told in one piece; of what went well the end is enough.
+  if (options.quiet)
+    console.log(result.code === 0 ? result.printed.trimEnd().split('\n').slice(-8).join('\n') : result.printed);
   console.log(`— ${name}: ${result.code === 0 ? 'done' : 'FAILED'} in ${Math.round((Date.now() - from) / 1000)} s`);
   if (result.code !== 0 && !goOn) stop(`${name} failed; what it printed stands above.`);
   return result;
@@ -76,9 +79,8 @@ export async function build({ goOn = false } = {}) {
     { cwd: ROOT, encoding: 'utf8' },
   );
   if (existsSync(stamp) && newest.stdout?.trim() === '') return true;
-  const { code, printed } = await step('build', process.execPath, [NEXT, 'build'], { quiet: true, goOn });
+  const { code } = await step('build', process.execPath, [NEXT, 'build'], { quiet: true, goOn });
   if (code !== 0) {
-    console.error(printed);
     return false;
   }
   try {

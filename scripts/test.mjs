@@ -12,7 +12,10 @@ const counted = { passed: 0, failed: 0, skipped: 0 };
 function processorWords() {
   try {
     // After the name in brackets: user and system time of this process, then of its children, in hundredths.
-    const fields = readFileSync('/proc/self/stat', 'utf8').replace(/^.*\) /, '').split(' ').map(Number);
+    const fields = readFileSync('/proc/self/stat', 'utf8')
+      .replace(/^.*\) /, '')
+      .split(' ')
+      .map(Number);
     const seconds = (fields[11] + fields[12] + fields[13] + fields[14]) / 100;
     return `, ${Math.round(seconds)} s of processor time`;
   } catch {
@@ -36,29 +39,38 @@ function add({ code, printed }, passed, failed, skipped) {
   counted.skipped += number(skipped);
 }
 
-// None of the three needs another, and none fills both cores by itself.
-const [, , built] = await Promise.all([
-  check('lint', ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0']),
-  check('types', ['node_modules/typescript/bin/tsc', '--noEmit']),
-  build({ goOn: true }),
-]);
-add(
-  await step('unit tests', process.execPath, ['node_modules/jest/bin/jest.js', '--ci'], { goOn: true }),
-  /^Tests:.*?(\d+) passed/m,
-  /^Tests:.*?(\d+) failed/m,
-  /^Tests:.*?(\d+) skipped/m,
-);
-if (built)
+/** The application as a person meets it: built, then used in a real browser. */
+async function inTheBrowser() {
+  if (!(await build({ goOn: true }))) {
+    counted.failed++;
+    return;
+  }
   add(
     await step('browser tests', process.execPath, ['node_modules/@playwright/test/cli.js', 'test'], {
       goOn: true,
+      quiet: true,
       env: { CHROMIUM_PATH: browser },
     }),
     /^\s*(\d+) passed/m,
     /^\s*(\d+) failed/m,
     /^\s*(\d+) skipped/m,
   );
-else counted.failed++;
+}
+
+/** The code by itself. */
+async function byItself() {
+  await check('types', ['node_modules/typescript/bin/tsc', '--noEmit']);
+  add(
+    await step('unit tests', process.execPath, ['node_modules/jest/bin/jest.js', '--ci'], { goOn: true, quiet: true }),
+    /^Tests:.*?(\d+) passed/m,
+    /^Tests:.*?(\d+) failed/m,
+    /^Tests:.*?(\d+) skipped/m,
+  );
+  await check('lint', ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0']);
+}
+
+// The browser waits a good deal, and leaves room for what only reckons.
+await Promise.all([inTheBrowser(), byItself()]);
 
 console.log(`\nAll of it took ${Math.round((Date.now() - from) / 1000)} s${processorWords()}.`);
 console.log(

@@ -62,7 +62,11 @@ export const streamOf = (line: { id?: string; label: string }) => `cost:${line.i
 const told = rule(
   inTime,
   ['costs'],
-  ({ costs }) => new Set(costs.map(streamOf)).size === costs.length,
+  ({ costs }) => {
+    const labels = new Set(costs.map(({ label }) => label));
+    // Two of one label are told as that.
+    return labels.size < costs.length || new Set(costs.map(streamOf)).size === costs.length;
+  },
   'two lines have one id, and would be drawn alike: give each an id of its own',
 );
 

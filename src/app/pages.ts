@@ -1,0 +1,12 @@
+/** Pages that are kept for use without the network, by their address; each is static, and the same for everyone. */
+export const KEPT_PAGES = [
+  '/',
+  '/bike',
+  '/bench',
+  '/records',
+  '/practice',
+  '/settings',
+  '/stock',
+  '/gallery',
+  '/missing',
+] as const;
