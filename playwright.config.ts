@@ -1,6 +1,21 @@
 import { defineConfig } from '@playwright/test';
 
 const PORT = 4739;
+const OFF = [
+  'AvoidUnnecessaryBeforeUnloadCheckSync',
+  'DestroyProfileOnBrowserClose',
+  'HttpsUpgrades',
+  'HttpsFirstBalancedModeAutoEnable',
+  'LensOverlay',
+  'MediaRouter',
+  'PaintHolding',
+  'ThirdPartyStoragePartitioning',
+  'AvoidCorsURLLoaderRestartOnRedirect',
+  'TcpPortRandomizationWin',
+  'OptimizationHints',
+  'NetworkTimeServiceQuerying',
+  'PreloadTopChromeWebUI',
+];
 
 export default defineConfig({
   testDir: 'e2e',
@@ -30,6 +45,8 @@ export default defineConfig({
         // A microphone that hums, given without asking: spoken notes are tried with it.
         '--use-fake-device-for-media-stream',
         '--use-fake-ui-for-media-stream',
+        // The last list counts: that of the runner, and the browser's own pages, which it readies anew for every test.
+        `--disable-features=${OFF.join(',')}`,
       ],
     },
   },

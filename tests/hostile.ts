@@ -321,8 +321,8 @@ export const KINDS: Kind[] = [
     comes: /locked with a password/,
   },
   {
-    name: 'two hundred megabytes behind two hundred kilobytes',
-    make: (n) => zipOf({ parts: [main(fileJson()), { name: 'photos/big.jpg', data: noughts(20_000_000 + n * 10) }] }),
+    name: 'eight megabytes behind eight kilobytes',
+    make: (n) => zipOf({ parts: [main(fileJson()), { name: 'photos/big.jpg', data: noughts(8_000_000 + n * 10) }] }),
     comes: LARGE,
   },
   {
@@ -331,7 +331,7 @@ export const KINDS: Kind[] = [
       zipOf({
         parts: [
           main(fileJson()),
-          { name: 'photos/big.jpg', data: noughts(20_000_000 + n * 10), claims: { size: 900_000 } },
+          { name: 'photos/big.jpg', data: noughts(8_000_000 + n * 10), claims: { size: 900_000 } },
         ],
       }),
     comes: LARGE,
