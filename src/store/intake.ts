@@ -16,6 +16,9 @@ import { readStock } from './stockRows';
 
 export type Around = Pick<Surroundings, 'locked' | 'channel' | 'keepBefore'> & { database: Database };
 
+/** Another file lies there half taken in: what it needs to go on or back must not be written over. */
+export class StillUnfinished extends Error {}
+
 /** Photographs first, which nobody sees yet; what is here already stays. */
 async function takePhotos(database: Database, { blobs }: Parcel): Promise<void> {
   const here = new Set(await database.photoIds());
@@ -145,7 +148,8 @@ async function goBack(around: Around, kept: Intake): Promise<{ stayed: number }>
  * Takes a parcel in, all of it or nothing. The file lies in the database until everything is written, so that a page that
  * dies half way leaves what is needed to finish or to take all back.
  *
- * Errors: rejects with the cause when something could not be written; then nothing has changed.
+ * Errors: `StillUnfinished` while another file is half taken in; rejects with the cause when something could not be written; then
+ * nothing has changed.
  */
 export async function takeIn(
   around: Around,
@@ -157,6 +161,7 @@ export async function takeIn(
   const { database } = around;
   await around.keepBefore(at);
   await around.locked(INTAKE_LOCK, async () => {
+    if (await readIntake(database)) throw new StillUnfinished();
     const here = new Set(await database.photoIds());
     const rows = await readStock(database);
     const settings = await settingsIn(database);

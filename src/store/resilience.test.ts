@@ -10,7 +10,7 @@ import { memoryBrowser } from '../../tests/memoryBrowser';
 import { packBicycles } from './archive/pack';
 import { preview } from './archive/preview';
 import { unpack, type Parcel } from './archive/read';
-import { finishIntake, takeBackIntake, takeIn } from './intake';
+import { finishIntake, StillUnfinished, takeBackIntake, takeIn } from './intake';
 import { createJournal } from './journal';
 import { KEPT_BEFORE, type KeptBefore } from './keptBefore';
 
@@ -404,6 +404,22 @@ describe('taking in, and dying at it', () => {
     }
     expect(died).toBeGreaterThan(20);
     expect([...told].sort()).toEqual([0, 1, 2, 3, 4, 5, 6]);
+  });
+
+  test('another file is not taken in over one that is half in: what that needs to go back stays', async () => {
+    const { zip, parcel: arriving } = await parcel();
+    const browser = await started();
+    const before = state(browser);
+    await takeIn(browser.around(1, 8), zip, arriving, AT).catch(() => undefined);
+    const half = state(browser);
+    await expect(takeIn(browser.around(2), zip, arriving, '2026-11-26T10:00:00.000Z')).rejects.toBeInstanceOf(
+      StillUnfinished,
+    );
+    expect(state(browser)).toEqual(half);
+    await takeBackIntake(browser.around(2));
+    expect(state(browser)).toEqual(before);
+    await takeIn(browser.around(2), zip, arriving, '2026-11-26T10:00:00.000Z');
+    expect(browser.database.records.size).toBe(6);
   });
 
   test('what was changed by hand since stays when the rest is taken back', async () => {

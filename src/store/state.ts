@@ -29,6 +29,8 @@ export interface WorkshopState {
   remark: string | null;
   /** Changes since the workshop was last exported. */
   unexported: number;
+  /** When it was last exported; null while it never was. */
+  exportedAt: string | null;
   unfinished: Unfinished | null;
 }
 

@@ -76,6 +76,7 @@ export function createWorkshop(surroundings: Surroundings, patienceMs?: number):
     problem: null,
     remark: null,
     unexported: 0,
+    exportedAt: null,
     unfinished: null,
   }));
   const tell = troubles(store);
@@ -160,7 +161,11 @@ export function createWorkshop(surroundings: Surroundings, patienceMs?: number):
 
   async function readCount(): Promise<void> {
     const unexported = await database.readSetting('unexported');
-    store.setState({ unexported: typeof unexported === 'number' ? unexported : 0 });
+    const exportedAt = await database.readSetting('exportedAt');
+    store.setState({
+      unexported: typeof unexported === 'number' ? unexported : 0,
+      exportedAt: typeof exportedAt === 'string' ? exportedAt : null,
+    });
   }
 
   async function readSettings(): Promise<void> {
@@ -398,9 +403,10 @@ export function createWorkshop(surroundings: Surroundings, patienceMs?: number):
       }
     },
     async markExported() {
-      store.setState({ unexported: 0 });
+      const exportedAt = now();
+      store.setState({ unexported: 0, exportedAt });
       await database.writeSetting('unexported', 0).catch(() => undefined);
-      await database.writeSetting('exportedAt', now()).catch(() => undefined);
+      await database.writeSetting('exportedAt', exportedAt).catch(() => undefined);
       channel.post({ kind: 'count' });
     },
     say: (remark) => store.setState({ remark }),

@@ -66,7 +66,15 @@ export function WorkClock({ bicycle, send, stage, clock }: StageProps & { stage:
         {running && <AccessTime sx={{ fontSize: 18, color: 'primary.main' }} />}
         {hours(Math.floor(whole))}
       </Button>
-      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)} disablePortal>
+      <Menu
+        anchorEl={anchor}
+        open={anchor !== null}
+        onClose={() => setAnchor(null)}
+        disablePortal
+        // Beside the button and not over it: a second tap must not put time down.
+        anchorOrigin={{ vertical: 'top', horizontal: 'left' }}
+        transformOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+      >
         {running ? (
           <MenuItem
             onClick={() => {

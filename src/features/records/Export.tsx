@@ -32,6 +32,7 @@ export function Export() {
   const settings = useSettings();
   const count = useWorkshopState((state) => Object.keys(state.summaries).length);
   const unexported = useWorkshopState((state) => state.unexported);
+  const exported = useWorkshopState((state) => state.exportedAt !== null);
   const { doing, setDoing, run, stop } = useRecordsJob();
   async function pack() {
     await workshop.settled();
@@ -56,7 +57,7 @@ export function Export() {
     <Section title="Export the workshop">
       <Box sx={{ display: 'flex', gap: 4, mb: 2, flexWrap: 'wrap' }}>
         <BigNumber value={count} label={count === 1 ? 'bicycle' : 'bicycles'} />
-        <BigNumber value={unexported} label="changes since the last export" />
+        <BigNumber value={unexported} label={exported ? 'changes since the last export' : 'changes, never exported'} />
       </Box>
       <Typography sx={{ maxWidth: '62ch', mb: 2 }}>
         One zip with everything: the records as JSON with a published schema, photographs and sounds, tables of money,

@@ -10,7 +10,7 @@ import { previewWords } from '@/store/archive/previewWords';
 import { FileButton } from '@/ui/FileButton';
 import { dayOf, money } from '@/ui/format';
 import { Section } from '@/ui/Section';
-import { useSettings, useWorkshop, useWorkshopName } from '../workshop/WorkshopProvider';
+import { useSettings, useWorkshop, useWorkshopName, useWorkshopState } from '../workshop/WorkshopProvider';
 import { Told } from './Told';
 import { useRecordsJob } from './useRecordsJob';
 
@@ -33,7 +33,20 @@ function missingWords(missing: number): string[] {
 }
 
 /** What would come of a file, before anything is changed. */
-function Seen({ seen, words, onTake, onLeave }: { seen: Preview; words: string; onTake(): void; onLeave(): void }) {
+function Seen({
+  seen,
+  words,
+  first,
+  onTake,
+  onLeave,
+}: {
+  seen: Preview;
+  words: string;
+  /** Another file waits to be finished or taken back. */
+  first: boolean;
+  onTake(): void;
+  onLeave(): void;
+}) {
   const { currency } = useSettings();
   return (
     <Box sx={{ border: '1.5px solid', borderColor: 'text.primary', p: 2, mt: 2, bgcolor: 'sheet.paper' }}>
@@ -56,8 +69,17 @@ function Seen({ seen, words, onTake, onLeave }: { seen: Preview; words: string; 
         </Box>
       ))}
       <Box sx={{ color: 'text.secondary', mt: 0.5 }}>Packed {dayOf(seen.packedAt)}.</Box>
+      {first && (
+        <Box sx={{ mt: 1.5, fontWeight: 600 }}>
+          Another file is half taken in. Finish it, or take it all back, at the top of the page; then this one.
+        </Box>
+      )}
       <Box sx={{ display: 'flex', gap: 1.5, mt: 2 }}>
-        <Button variant="contained" onClick={onTake} disabled={seen.bicycles === 0 && seen.settings.length === 0}>
+        <Button
+          variant="contained"
+          onClick={onTake}
+          disabled={first || (seen.bicycles === 0 && seen.settings.length === 0)}
+        >
           Take it in
         </Button>
         <Button color="inherit" onClick={onLeave}>
@@ -75,6 +97,7 @@ export function TakeIn() {
   const { doing, setDoing, run, stop } = useRecordsJob();
   const [waiting, setWaiting] = useState<{ seen: Preview; words: string } | null>(null);
   const [code, setCode] = useState('');
+  const unfinished = useWorkshopState((state) => state.unfinished);
   const busy = doing !== null && 'busy' in doing;
 
   async function open(zip: Blob) {
@@ -159,6 +182,7 @@ export function TakeIn() {
       {waiting && !busy && (
         <Seen
           {...waiting}
+          first={unfinished !== null}
           onTake={() => void take()}
           onLeave={() => {
             stop();

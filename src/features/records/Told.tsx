@@ -46,7 +46,7 @@ export function Told({ doing, onStop }: { doing: Doing; onStop?: () => void }) {
       />
       {silent && (
         <Typography role="alert" sx={{ mt: 1 }}>
-          Nothing has been heard of it for a while. It may still go on; it can be stopped, and nothing is half done.
+          Nothing has been heard of it for a while. It may still go on; it can be stopped, and nothing is lost by that.
         </Typography>
       )}
     </Box>
