@@ -109,6 +109,8 @@ try {
     await page.goto(address + path);
     await page.getByRole('main').waitFor();
     await page.waitForTimeout(1200);
+    // A slow machine is still at the figures.
+    for (const line of await page.getByText('Reckoning…').all()) await line.waitFor({ state: 'hidden' });
     await act?.(page);
     await page.waitForTimeout(500);
     await page.screenshot({ path: `${ROOT}/docs/screenshots/${name}.png` });

@@ -5,7 +5,8 @@ import { readFileSync } from 'node:fs';
 import type { Command } from '@/model/commands';
 import { newBicycle, USUAL_SETTINGS } from '@/model/fresh';
 import { openSettings } from '@/model/migrate';
-import { SCHEMA_VERSION, type Bicycle, type StockItem } from '@/model/record';
+import { SCHEMA_VERSION, type Bicycle } from '@/model/record';
+import { inDrawer } from '../../tests/records';
 import { memoryBrowser } from '../../tests/memoryBrowser';
 import { packBicycles } from './archive/pack';
 import { preview } from './archive/preview';
@@ -224,27 +225,11 @@ describe('before records are brought up to date', () => {
 });
 
 describe('what lies beside the bicycles', () => {
-  const item = (id: string, changes: Partial<StockItem> = {}): StockItem => ({
-    id,
-    label: 'Brake pads',
-    place: 'pads.front',
-    size: '',
-    state: 'new',
-    from: '',
-    bicycle: null,
-    quantity: 2,
-    worth: 0,
-    cost: 500,
-    at: AT,
-    goneAt: null,
-    ...changes,
-  });
-
   test('what was put into the drawer as the tab died is there at the next start', async () => {
     const browser = memoryBrowser();
     const dying = browser.tab(1);
     await dying.load();
-    void dying.putStock([item('a')]);
+    void dying.putStock([inDrawer('a')]);
     const [left] = createJournal(browser.storage, 'test').pending();
     expect(left).toMatchObject({ stock: [{ id: 'a' }] });
     const next = memoryBrowser();
@@ -258,8 +243,8 @@ describe('what lies beside the bicycles', () => {
 
   test('an entry that was left behind does not turn a newer row back', async () => {
     const browser = memoryBrowser();
-    createJournal(browser.storage, 'test').add({ id: 'e', at: AT, stock: [item('a')] });
-    browser.database.settings.set('stock', [item('a', { quantity: 1, at: '2026-11-26T10:00:00.000Z' })]);
+    createJournal(browser.storage, 'test').add({ id: 'e', at: AT, stock: [inDrawer('a')] });
+    browser.database.settings.set('stock', [inDrawer('a', { quantity: 1, at: '2026-11-26T10:00:00.000Z' })]);
     const workshop = browser.tab(1);
     await workshop.load();
     await workshop.settled();
@@ -316,22 +301,7 @@ describe('taking in, and dying at it', () => {
       settings: { ...USUAL_SETTINGS, name: 'Ticket hall', stamps: { name: '2026-11-26T10:00:00.000Z x' } },
       currency: 'EUR',
       at: AT,
-      stock: [
-        {
-          id: 's1',
-          label: 'Cable',
-          place: 'cables',
-          size: '',
-          state: 'new',
-          from: '',
-          bicycle: null,
-          quantity: 1,
-          worth: 0,
-          cost: 1,
-          at: AT,
-          goneAt: null,
-        },
-      ],
+      stock: [inDrawer('s1')],
     });
     const read = await unpack(zip);
     if (!read.ok) throw new Error(read.why);

@@ -5,8 +5,9 @@ import { applyCommand, type Command, type Envelope } from '@/model/commands';
 import { newBicycle, USUAL_SETTINGS } from '@/model/fresh';
 import { openBicycle } from '@/model/migrate';
 import { practised } from '@/model/practice';
-import type { Bicycle, StockItem } from '@/model/record';
+import type { Bicycle } from '@/model/record';
 import { demoWorkshop } from '@/model/demoWorkshop';
+import { inDrawer } from '../../tests/records';
 import { memoryBrowser as browser } from '../../tests/memoryBrowser';
 import { createJournal } from './journal';
 
@@ -380,27 +381,11 @@ describe('the store', () => {
 });
 
 describe('the drawer', () => {
-  const item = (id: string, changes: Partial<StockItem> = {}): StockItem => ({
-    id,
-    label: 'Brake pads',
-    place: 'pads.front',
-    size: '',
-    state: 'new',
-    from: '',
-    bicycle: null,
-    quantity: 2,
-    worth: 0,
-    cost: 500,
-    at: AT,
-    goneAt: null,
-    ...changes,
-  });
-
   test('two tabs put things in at once, and both are there in both', async () => {
     const shared = browser();
     const [one, two] = [shared.tab(1), shared.tab(2)];
     await Promise.all([one.load(), two.load()]);
-    await Promise.all([one.putStock([item('a')]), two.putStock([item('b')])]);
+    await Promise.all([one.putStock([inDrawer('a')]), two.putStock([inDrawer('b')])]);
     await Promise.all([one.settled(), two.settled()]);
     const again = shared.tab(3);
     await again.load();
@@ -411,9 +396,9 @@ describe('the drawer', () => {
     const shared = browser();
     const tab = shared.tab(1);
     await tab.load();
-    expect(await tab.putStock([item('a')])).toBe(true);
+    expect(await tab.putStock([inDrawer('a')])).toBe(true);
     jest.spyOn(shared.database, 'writeSetting').mockRejectedValue(new Error('full'));
-    expect(await tab.putStock([item('a', { quantity: 1 })])).toBe(false);
+    expect(await tab.putStock([inDrawer('a', { quantity: 1 })])).toBe(false);
     expect(tab.store.getState().problem).toMatch(/would not write the drawer/);
     expect(tab.store.getState().stock.a!.quantity).toBe(2);
   });
@@ -421,7 +406,7 @@ describe('the drawer', () => {
   test('a row that could not be opened again is never written', async () => {
     const tab = browser().tab(1);
     await tab.load();
-    expect(await tab.putStock([item('a', { cost: 0.5 })])).toBe(false);
+    expect(await tab.putStock([inDrawer('a', { cost: 0.5 })])).toBe(false);
     expect(tab.store.getState().stock).toEqual({});
   });
 

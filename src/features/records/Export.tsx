@@ -57,7 +57,11 @@ export function Export() {
     <Section title="Export the workshop">
       <Box sx={{ display: 'flex', gap: 4, mb: 2, flexWrap: 'wrap' }}>
         <BigNumber value={count} label={count === 1 ? 'bicycle' : 'bicycles'} />
-        <BigNumber value={unexported} label={exported ? 'changes since the last export' : 'changes, never exported'} />
+        {exported ? (
+          <BigNumber value={unexported} label="changes since the last export" />
+        ) : (
+          <BigNumber value="Never" label="exported" />
+        )}
       </Box>
       <Typography sx={{ maxWidth: '62ch', mb: 2 }}>
         One zip with everything: the records as JSON with a published schema, photographs and sounds, tables of money,

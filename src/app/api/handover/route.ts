@@ -1,7 +1,7 @@
 import { MOST_PARCEL_BYTES } from '@/core/exchange/shelf';
 import { readBody } from '../body';
 import { refusedCaller } from '../callers';
-import { onlyAllowed } from '../methods';
+import { otherThan } from '../methods';
 import { shelf } from './shelf';
 
 const REFUSED = {
@@ -35,12 +35,4 @@ export async function POST(request: Request): Promise<Response> {
   }
 }
 
-const notAllowed = onlyAllowed('POST');
-export {
-  notAllowed as GET,
-  notAllowed as HEAD,
-  notAllowed as PUT,
-  notAllowed as PATCH,
-  notAllowed as DELETE,
-  notAllowed as OPTIONS,
-};
+export const { GET, HEAD, PUT, PATCH, DELETE, OPTIONS } = otherThan('POST');

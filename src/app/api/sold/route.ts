@@ -1,7 +1,7 @@
 import { bicycleKind } from '@/core/bicycle';
 import { soldFeed } from '@/features/buy/soldFeed';
 import { refusedCaller } from '../callers';
-import { onlyAllowed } from '../methods';
+import { otherThan } from '../methods';
 
 /** The stand-in for a feed of sold prices: `?kind=` holds what the bicycle is, as JSON. */
 export function GET(request: Request): Response {
@@ -23,5 +23,4 @@ export function GET(request: Request): Response {
   return Response.json(soldFeed(kind.data, new Date()));
 }
 
-const notAllowed = onlyAllowed('GET');
-export { notAllowed as POST, notAllowed as PUT, notAllowed as PATCH, notAllowed as DELETE, notAllowed as OPTIONS };
+export const { POST, PUT, PATCH, DELETE, OPTIONS } = otherThan('GET');

@@ -1,5 +1,5 @@
 import { callerOf, refusedCaller } from '../../callers';
-import { onlyAllowed } from '../../methods';
+import { otherThan } from '../../methods';
 import { shelf } from '../shelf';
 
 /** Gives a parcel out, once. */
@@ -19,12 +19,4 @@ export async function POST(request: Request, { params }: { params: Promise<{ cod
     : Response.json({ why: 'Too many wrong codes: wait a minute.' }, { status: 429 });
 }
 
-const notAllowed = onlyAllowed('POST');
-export {
-  notAllowed as GET,
-  notAllowed as HEAD,
-  notAllowed as PUT,
-  notAllowed as PATCH,
-  notAllowed as DELETE,
-  notAllowed as OPTIONS,
-};
+export const { GET, HEAD, PUT, PATCH, DELETE, OPTIONS } = otherThan('POST');

@@ -2,7 +2,7 @@ import { createThreads, type Threads } from '@/worker/threads';
 import { nodeThread } from '@/worker/nodeThread';
 import { readBody } from '../../body';
 import { refusedCaller } from '../../callers';
-import { onlyAllowed } from '../../methods';
+import { otherThan } from '../../methods';
 
 const MAX_BYTES = 1_000_000;
 
@@ -40,12 +40,4 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
   });
 }
 
-const notAllowed = onlyAllowed('POST');
-export {
-  notAllowed as GET,
-  notAllowed as HEAD,
-  notAllowed as PUT,
-  notAllowed as PATCH,
-  notAllowed as DELETE,
-  notAllowed as OPTIONS,
-};
+export const { GET, HEAD, PUT, PATCH, DELETE, OPTIONS } = otherThan('POST');
