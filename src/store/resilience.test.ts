@@ -14,6 +14,8 @@ import { unpack, type Parcel } from './archive/read';
 import { finishIntake, StillUnfinished, takeBackIntake, takeIn } from './intake';
 import { createJournal } from './journal';
 import { KEPT_BEFORE, type KeptBefore } from './keptBefore';
+import { Unfit } from './records';
+import { createWorkshop } from './workshop';
 
 const AT = '2026-11-25T10:00:00.000Z';
 const seed = () => ({ bicycles: [newBicycle('b1', AT, 'Green tourer')], settings: USUAL_SETTINGS });
@@ -58,17 +60,26 @@ describe('the order of writes', () => {
 
   test('a clock that is set back turns no order round', async () => {
     const browser = memoryBrowser();
-    const around = browser.around(1);
-    const times = ['2026-11-25T12:00:00.000Z', '2026-11-25T11:00:00.000Z'];
-    const { createWorkshop } = await import('./workshop');
-    const workshop = createWorkshop({ ...around, now: () => times.shift() ?? '2026-11-25T11:00:01.000Z' });
+    let time = '2026-11-25T12:00:00.000Z';
+    const workshop = createWorkshop({ ...browser.around(1), now: () => time });
     await workshop.load(seed);
     await workshop.open('b1');
     workshop.send('b1', asking(1000));
+    time = '2026-11-25T11:00:00.000Z';
     workshop.send('b1', asking(2000));
     const entries = createJournal(browser.storage, 'test').pending();
     expect(entries.map((entry) => ('command' in entry ? entry.command : null))).toEqual([asking(1000), asking(2000)]);
+    expect(entries.map((entry) => entry.at)).toEqual(Array(2).fill('2026-11-25T12:00:00.000Z'));
     workshop.close();
+  });
+
+  test('a bicycle that could not be opened again is never written', async () => {
+    const browser = memoryBrowser();
+    const workshop = await opened(browser);
+    const unfit = { ...newBicycle('b2', AT, 'Gold one'), brief: 'gold' } as unknown as Bicycle;
+    await expect(workshop.addBicycle(unfit)).rejects.toBeInstanceOf(Unfit);
+    expect([...browser.database.records.keys()]).toEqual(['b1']);
+    expect(workshop.store.getState().problem).toContain('would not write the new bicycle');
   });
 });
 
@@ -390,6 +401,17 @@ describe('taking in, and dying at it', () => {
     expect(state(browser)).toEqual(before);
     await takeIn(browser.around(2), zip, arriving, '2026-11-26T10:00:00.000Z');
     expect(browser.database.records.size).toBe(6);
+  });
+
+  test('what dies again while it is finished is still all taken back', async () => {
+    const { zip, parcel: arriving } = await parcel();
+    const browser = await started();
+    const before = state(browser);
+    await takeIn(browser.around(1, 8), zip, arriving, AT).catch(() => undefined);
+    const open = () => Promise.resolve(arriving);
+    await expect(finishIntake(browser.around(2, 9), open)).rejects.toThrow('the tab');
+    expect(await takeBackIntake(browser.around(3))).toEqual({ stayed: 0 });
+    expect(state(browser)).toEqual(before);
   });
 
   test('what was changed by hand since stays when the rest is taken back', async () => {
