@@ -1,22 +1,6 @@
 import { defineConfig } from '@playwright/test';
 
 const PORT = 4739;
-const OFF = [
-  'AvoidUnnecessaryBeforeUnloadCheckSync',
-  'DestroyProfileOnBrowserClose',
-  'HttpsUpgrades',
-  'HttpsFirstBalancedModeAutoEnable',
-  'LensOverlay',
-  'MediaRouter',
-  'PaintHolding',
-  'ThirdPartyStoragePartitioning',
-  'AvoidCorsURLLoaderRestartOnRedirect',
-  'TcpPortRandomizationWin',
-  'OptimizationHints',
-  'NetworkTimeServiceQuerying',
-  'PreloadTopChromeWebUI',
-];
-
 export default defineConfig({
   testDir: 'e2e',
   workers: 2,
@@ -33,7 +17,7 @@ export default defineConfig({
     serviceWorkers: 'block',
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
-      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium-headless-shell',
       args: [
         '--no-sandbox',
         '--disable-gpu',
@@ -45,8 +29,6 @@ export default defineConfig({
         // A microphone that hums, given without asking: spoken notes are tried with it.
         '--use-fake-device-for-media-stream',
         '--use-fake-ui-for-media-stream',
-        // The last list counts: that of the runner, and the browser's own pages, which it readies anew for every test.
-        `--disable-features=${OFF.join(',')}`,
       ],
     },
   },

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import ICAL from 'ical.js';
-import { complaints, openDemo, openPart } from './bench';
+import { complaints, openDemo, openPart, reckoned } from './bench';
 
 const group = (page: Page, name: string | RegExp) => page.getByRole('group', { name, exact: typeof name === 'string' });
 
@@ -45,7 +45,7 @@ async function setIt(page: Page): Promise<void> {
     await feel.getByRole('button', { name: script[trials - 1] ?? /^Smooth/ }).click();
     await expect(page.getByText(new RegExp(`${trials === 1 ? '1 trial' : `${trials} trials`} ·`))).toBeVisible();
     await expect(page.getByText('Show the working').first()).toBeVisible();
-    await page.waitForTimeout(300);
+    await reckoned(page);
   }
   await expect(done).toBeVisible();
 }
@@ -244,23 +244,24 @@ test('the practice room by the adviser, and by hand without a mouse', async ({ p
   await page.getByLabel('Sound').click();
   await page.getByRole('button', { name: 'Lock it' }).click();
   await page.getByRole('button', { name: 'Spin it' }).click();
-  await page.waitForTimeout(300);
+  await expect(told).toContainText(/A push runs \d+ s/);
   expect(heard).toEqual([]);
 });
 
 test('a headset on the bench, one step at a time: felt, waited for, set', async ({ page }) => {
   test.setTimeout(120_000);
-  await openDemo(page);
-  await page.goto('/bike?id=grey-racer&stage=overhaul&tray=headset');
+  await openDemo(page, '/bike?id=grey-racer&stage=overhaul&tray=headset');
   await page.getByRole('link', { name: /bench/i }).last().click();
   await expect(page.getByRole('heading', { level: 2, name: 'Feel it and note it as it is' })).toBeVisible();
   await group(page, 'Feel').getByRole('button', { name: 'Notchy' }).click();
   await page.locator('body').click({ position: { x: 640, y: 60 } });
   await page.keyboard.press('Space');
   await expect(page.getByRole('heading', { level: 2 })).not.toHaveText('Feel it and note it as it is');
+  const title = () => page.getByRole('heading', { level: 2 }).textContent();
   for (let i = 0; i < 20 && !(await group(page, 'How does it feel?').isVisible()); i++) {
+    const before = await title();
     await page.keyboard.press('Space');
-    await page.waitForTimeout(150);
+    await expect.poll(title).not.toBe(before);
   }
   await group(page, 'How does it feel?')
     .getByRole('button', { name: /^Tight/ })

@@ -7,8 +7,7 @@ test('a job by a foot switch: Space goes on, a count is waited for, a crash lose
   page,
   context,
 }) => {
-  await openDemo(page);
-  await page.goto('/bench?id=green-tourer&task=strip');
+  await openDemo(page, '/bench?id=green-tourer&task=strip');
   await expect(title(page, 'Photograph both ends of the axle')).toBeVisible();
   await page
     .locator('#bench-photo')
@@ -55,8 +54,7 @@ test('a job by a foot switch: Space goes on, a count is waited for, a crash lose
 test('a torque round from two metres: the band is large, a reading under it is said while it is typed', async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto('/bench?id=ferry-staff-7&task=torque');
+  await openDemo(page, '/bench?id=ferry-staff-7&task=torque');
   await expect(title(page, 'Stem expander bolt')).toBeVisible();
   const size = await page
     .getByText('16 to 24 N·m')
@@ -71,8 +69,7 @@ test('a torque round from two metres: the band is large, a reading under it is s
 });
 
 test('the drawing by keyboard: a place is found by letters, gone on from by arrows, and opened', async ({ page }) => {
-  await openDemo(page);
-  await page.goto('/bike?id=ferry-staff-7&stage=strip&tray=hub.front');
+  await openDemo(page, '/bike?id=ferry-staff-7&stage=strip&tray=hub.front');
   await expect(page.getByRole('heading', { name: 'Front hub, cup and cone' })).toBeVisible();
   await page.keyboard.press('/');
   await expect(page.getByRole('combobox', { name: 'Find a place' })).toBeFocused();
@@ -94,10 +91,9 @@ test('the drawing by keyboard: a place is found by letters, gone on from by arro
   await page.keyboard.press('Enter');
   await expect(page.getByRole('list', { name: 'Notes' })).toContainText('Bearing rumbles.');
   await page.getByRole('button', { name: 'Hold to speak a note' }).focus();
-  await page.keyboard.down('Space');
+  const held = page.keyboard.press('Space', { delay: 1500 });
   await expect(page.getByRole('button', { name: /^Speaking/ })).toBeVisible();
-  await page.waitForTimeout(600);
-  await page.keyboard.up('Space');
+  await held;
   await expect(page.locator('audio')).toHaveCount(1);
   await page.getByRole('button', { name: 'Loose for now' }).click();
   await page.keyboard.press('Escape');
@@ -108,8 +104,7 @@ test('the drawing by keyboard: a place is found by letters, gone on from by arro
 test('digits that come in with no field open are held and asked about; keys are told and can be quietened', async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto('/bike?id=grey-racer&stage=look-over');
+  await openDemo(page, '/bike?id=grey-racer&stage=look-over');
   await page.getByRole('button', { name: /^Full/ }).click();
   await placeRow(page, 'Chain').click();
   // The made-up caliper of the demonstration types as a real one does, with no field under the focus.

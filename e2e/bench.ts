@@ -2,10 +2,16 @@ import { expect, type Locator, type Page } from '@playwright/test';
 
 export type Stage = 'buy' | 'look-over' | 'decide' | 'strip' | 'clean' | 'overhaul' | 'rebuild' | 'prove' | 'hand-over';
 
-/** Opens the made-up workshop in a fresh browser. */
-export async function openDemo(page: Page): Promise<void> {
-  await page.goto('/?workshop=demo');
-  await expect(page.getByRole('heading', { name: 'On the floor' })).toBeVisible();
+/** Opens the made-up workshop in a fresh browser, at the floor or wherever is said. */
+export async function openDemo(page: Page, path = '/'): Promise<void> {
+  await page.goto(`${path}${path.includes('?') ? '&' : '?'}workshop=demo`);
+  await expect(page.getByRole('main').getByRole('heading').first()).toBeVisible();
+}
+
+/** Goes to an address as a link within the application does: a page that is loaded anew costs a second and a half. */
+export async function go(page: Page, path: string): Promise<void> {
+  if (new URL(page.url()).pathname !== path.split('?')[0]) await page.goto(path);
+  else await page.evaluate((to) => window.history.pushState(null, '', to), path);
 }
 
 /** Goes to a stage by the strip, as a person does. */
@@ -31,6 +37,11 @@ export async function openPart(page: Page, title: string | RegExp): Promise<void
   const line = page.getByRole('main').getByRole('button', { name: title, expanded: false });
   await line.click();
   await expect(line).toHaveCount(0);
+}
+
+/** Waits until what the page advises is reckoned from what was entered last. */
+export async function reckoned(page: Page): Promise<void> {
+  await expect(page.locator('main [aria-busy="true"]')).toHaveCount(0);
 }
 
 /** Types a reading as a caliper does: digits, then Enter. */

@@ -32,8 +32,7 @@ function kept(page: Page, workshop: string): Promise<Record<string, unknown>> {
 }
 
 test('out, into an empty browser, and the same is there; a second time nothing is new', async ({ page, browser }) => {
-  await openDemo(page);
-  await page.goto('/bike?id=green-tourer&stage=strip&tray=hub.front');
+  await openDemo(page, '/bike?id=green-tourer&stage=strip&tray=hub.front');
   await page
     .locator('input[type=file]')
     .first()
@@ -114,8 +113,7 @@ test('from phone to laptop by a code, changed on both, and merged with what was 
 test('a browser that is full says so, keeps the change in the tab and writes it when there is room', async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto('/bike?id=green-tourer&stage=buy');
+  await openDemo(page, '/bike?id=green-tourer&stage=buy');
   await page.evaluate(() => {
     const real = IDBObjectStore.prototype.put;
     (window as unknown as { room(): void }).room = () => (IDBObjectStore.prototype.put = real);
@@ -135,8 +133,7 @@ test('a browser that is full says so, keeps the change in the tab and writes it 
 test('a page that crashes between journal and database has lost nothing, and undo reaches back over it', async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto('/bike?id=green-tourer&stage=buy');
+  await openDemo(page, '/bike?id=green-tourer&stage=buy');
   await expect(page.getByLabel('Asked for it')).toHaveValue('140');
   // The database never answers again: what is entered now reaches the journal and nothing else.
   await page.evaluate(() => {

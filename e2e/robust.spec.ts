@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { complaints, openDemo, read, toStage, placeRow } from './bench';
+import { complaints, go, openDemo, read, toStage, placeRow } from './bench';
 
 const STAGES = ['buy', 'look-over', 'decide', 'strip', 'clean', 'overhaul', 'rebuild', 'prove', 'hand-over'] as const;
 
@@ -22,8 +22,7 @@ test('the own workshop starts empty, helps, and is never touched by the demonstr
 });
 
 test('a reading that cannot be is refused beside its field and what was saved stays', async ({ page }) => {
-  await openDemo(page);
-  await page.goto('/bike?id=ferry-staff-7&stage=look-over');
+  await openDemo(page, '/bike?id=ferry-staff-7&stage=look-over');
   await placeRow(page, 'Chain').click();
   const length = page.getByLabel('Length over them');
   for (const [typed, words] of [
@@ -56,25 +55,24 @@ test('unknown pages and bicycles show a way back, an unknown stage opens the fir
   await openDemo(page);
   const heard = complaints(page);
   for (const name of ['constructor', '__proto__', 'toString', 'hasOwnProperty']) {
-    await page.goto(`/bike?id=${name}&stage=buy`);
+    await go(page, `/bike?id=${name}&stage=buy`);
     await expect(page.getByRole('heading', { name: 'There is no such bicycle here' })).toBeVisible();
   }
   for (const name of ['constructor', '__proto__']) {
     await page.goto(`/bench?id=${name}&task=${name}`);
     await expect(page.getByRole('heading').first()).toBeVisible();
     for (const stage of ['strip', 'overhaul', 'buy']) {
-      await page.goto(`/bike?id=ferry-staff-7&stage=${stage}&part=${name}&tray=${name}&place=${name}&show=${name}`);
+      await go(page, `/bike?id=ferry-staff-7&stage=${stage}&part=${name}&tray=${name}&place=${name}&show=${name}`);
       await expect(page.getByRole('main').getByRole('heading', { level: 2 }).first()).toBeVisible();
     }
   }
-  await page.goto('/bike?id=green-tourer&stage=polish');
+  await go(page, '/bike?id=green-tourer&stage=polish');
   await expect(page.getByRole('heading', { name: 'What may it cost?' })).toBeVisible();
   expect(heard).toEqual([]);
 });
 
 test('two tabs stay in step and neither overwrites the other', async ({ context, page }) => {
-  await openDemo(page);
-  await page.goto('/bike?id=green-tourer&stage=buy');
+  await openDemo(page, '/bike?id=green-tourer&stage=buy');
   const other = await context.newPage();
   await other.goto('/bike?id=green-tourer&stage=prove');
   await read(page.getByLabel('Paid for it'), '95');
@@ -136,7 +134,7 @@ test('nothing is cut off on a phone', async ({ page }) => {
     '/practice',
     '/stock',
   ]) {
-    await page.goto(path);
+    await go(page, path);
     await expect(page.getByRole('main').getByRole('heading').first()).toBeVisible();
     await drawn();
     expect(await overflow(), path).toBe(0);

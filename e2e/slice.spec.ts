@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { complaints, openDemo, openPart, placeRow, read, reload, toStage } from './bench';
+import { complaints, openDemo, openPart, placeRow, read, reckoned, reload, toStage } from './bench';
 
 test('the green tourer goes from the door to its buyer by mouse, with a reload in every stage', async ({ page }) => {
   test.setTimeout(240_000);
@@ -172,7 +172,7 @@ test('the green tourer goes from the door to its buyer by mouse, with a reload i
         .click();
       await feel.getByRole('button', { name: /^Smooth/ }).click();
       await expect(page.getByText(new RegExp(`${trials} trials ·`))).toBeVisible();
-      await page.waitForTimeout(400);
+      await reckoned(page);
     }
     await expect(done).toBeVisible();
     await openPart(page, /^After/);

@@ -8,8 +8,7 @@ import { complaints, openDemo, placeRow, read, reload, toStage } from './bench';
 test('the whole look-over by keyboard alone', async ({ page }) => {
   test.setTimeout(300_000);
   const heard = complaints(page);
-  await openDemo(page);
-  await page.goto('/bike?id=green-tourer&stage=look-over');
+  await openDemo(page, '/bike?id=green-tourer&stage=look-over');
   await placeRow(page, 'Handlebar').focus();
   await page.keyboard.press('Enter');
   const open = page.locator('button[aria-expanded="true"]');
@@ -31,6 +30,7 @@ test('the whole look-over by keyboard alone', async ({ page }) => {
       await Promise.all([page.keyboard.press('Enter'), page.keyboard.press('f')]);
       await expect(placeRow(page, 'Chainrings')).toHaveAttribute('aria-expanded', 'true');
     } else if (name === 'Front rim' || name === 'Rear rim') {
+      await expect(page.locator('main input:focus')).toHaveCount(1);
       await page.keyboard.type('0.1');
       await page.keyboard.press('Enter');
       await next('f');
@@ -58,8 +58,7 @@ test('the whole look-over by keyboard alone', async ({ page }) => {
 test('“It takes several pedal turns before the gear takes” leads to its cause, and a slip to the pawls', async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto('/bike?id=green-tourer&stage=look-over');
+  await openDemo(page, '/bike?id=green-tourer&stage=look-over');
   await page.getByRole('button', { name: 'One complaint' }).click();
   await page.getByRole('button', { name: /several pedal turns/ }).click();
   const test = page.getByRole('heading', { level: 3 }).first();
@@ -87,8 +86,7 @@ test('“It takes several pedal turns before the gear takes” leads to its caus
 });
 
 test('a customer’s estimate is approved line by line and printed', async ({ page }) => {
-  await openDemo(page);
-  await page.goto('/bike?id=harbour-mixte&stage=decide');
+  await openDemo(page, '/bike?id=harbour-mixte&stage=decide');
   await page.getByRole('button', { name: 'The owner approves: New front pads, all of them' }).click();
   await page.getByRole('button', { name: 'The owner declines: Renew grips, hoods or tape' }).click();
   await expect(page.getByText('1 of 6 approved')).toBeVisible();
@@ -134,8 +132,7 @@ function pdfText(pdf: Buffer): string {
 test('readings of the stand: hanger on its clock face, a trace of the dial gauge, squeezed spokes', async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto('/bike?id=green-tourer&stage=look-over');
+  await openDemo(page, '/bike?id=green-tourer&stage=look-over');
   await placeRow(page, 'Derailleur hanger').click();
   for (const [label, gap] of [
     ['Three', '14'],
@@ -155,8 +152,7 @@ test('readings of the stand: hanger on its clock face, a trace of the dial gauge
 });
 
 test('leads: the drive, the feed of sold prices, without signal the last answer stands', async ({ page, context }) => {
-  await openDemo(page);
-  await page.goto('/bike?id=green-tourer&stage=buy&part=lead');
+  await openDemo(page, '/bike?id=green-tourer&stage=buy&part=lead');
   await expect(page.getByText('Go', { exact: true }).first()).toBeVisible();
   await read(page.getByLabel('Distance, one way'), '300');
   await expect(page.getByText('Stay', { exact: true }).first()).toBeVisible();

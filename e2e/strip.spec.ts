@@ -104,8 +104,7 @@ test('a pedal and a headset: apart with counts and photographs, the browser clos
 
 test('a soak goes on while the page is closed, and says so when it is opened too late', async ({ page }) => {
   await page.clock.install();
-  await openDemo(page);
-  await page.goto('/bike?id=ferry-staff-7&stage=clean');
+  await openDemo(page, '/bike?id=ferry-staff-7&stage=clean');
   await page.getByRole('button', { name: 'It is out' }).click();
   await page.getByText('What is on them').click();
   await page
@@ -130,8 +129,7 @@ test('a soak goes on while the page is closed, and says so when it is opened too
 });
 
 test('a caliper session says what a bottom bracket is, and it goes onto the record', async ({ page }) => {
-  await openDemo(page);
-  await page.goto('/bike?id=green-tourer&stage=strip&tray=bottom-bracket');
+  await openDemo(page, '/bike?id=green-tourer&stage=strip&tray=bottom-bracket');
   await expect(page.getByRole('heading', { name: 'Bottom bracket, cup and cone' })).toBeVisible();
   await page.keyboard.press('g');
   await read(page.getByRole('textbox', { name: 'Diameter' }), '35.02');
@@ -163,8 +161,7 @@ test('a caliper session says what a bottom bracket is, and it goes onto the reco
 test('stock goes out and in as a table; a part of a tray goes into the drawer and is found for a job', async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto('/bike?id=ferry-staff-7&stage=strip&tray=hub.front');
+  await openDemo(page, '/bike?id=ferry-staff-7&stage=strip&tray=hub.front');
   await page.getByRole('button', { name: /^Cone, left/ }).click();
   await page.getByRole('button', { name: 'Into stock' }).click();
   await page.getByRole('group', { name: 'State' }).getByRole('button', { name: 'Good' }).click();

@@ -12,6 +12,7 @@ test('acknowledged changes in two tabs that are killed again and again: all are 
 });
 
 test('the database deleted under an open page is told at once, and written again', async ({ page, context }) => {
+  // The second visit: while a database is first made there is nothing yet that listens.
   await openDemo(page);
   await page.goto('/bike?id=green-tourer&stage=buy');
   await expect(asked(page)).toHaveValue('140');
@@ -58,8 +59,7 @@ test('without localStorage the demonstration stays the demonstration', async ({ 
         },
       });
   });
-  await openDemo(page);
-  await page.goto('/bike?id=green-tourer&stage=buy');
+  await openDemo(page, '/bike?id=green-tourer&stage=buy');
   await expect(asked(page)).toHaveValue('140');
   await page.reload();
   await expect(asked(page)).toHaveValue('140');
@@ -71,8 +71,7 @@ test('a bicycle that a newer release has raised takes no more changes here, and 
   page,
   context,
 }) => {
-  await openDemo(page);
-  await page.goto('/bike?id=green-tourer&stage=buy');
+  await openDemo(page, '/bike?id=green-tourer&stage=buy');
   await expect(asked(page)).toHaveValue('140');
   const other = await context.newPage();
   await other.goto('/icon.svg');

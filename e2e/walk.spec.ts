@@ -18,7 +18,7 @@ test.describe('a phone at the door, one thumb', () => {
       const box = (await hold.boundingBox())!;
       await page.mouse.move(box.x + 40, box.y + 20);
       await page.mouse.down();
-      await page.waitForTimeout(600);
+      await expect(ceiling).toBeVisible();
       const text = (await ceiling.textContent())!;
       const top = await page
         .getByRole('list', { name: 'What lifts the ceiling most' })
@@ -54,8 +54,7 @@ test.describe('a phone at the door, one thumb', () => {
   });
 
   test('every control of the look-over is large enough for a thumb', async ({ page }) => {
-    await openDemo(page);
-    await page.goto('/bike?id=green-tourer&stage=look-over');
+    await openDemo(page, '/bike?id=green-tourer&stage=look-over');
     await page.locator('button[aria-expanded]').filter({ hasText: 'Front hub' }).tap();
     const small = await page
       .getByRole('main')
@@ -70,8 +69,7 @@ test.describe('a phone at the door, one thumb', () => {
 });
 
 test('ten minutes at the stand: readings, verdicts and what was skipped', async ({ page }) => {
-  await openDemo(page);
-  await page.goto('/bike?id=grey-racer&stage=look-over');
+  await openDemo(page, '/bike?id=grey-racer&stage=look-over');
   await page.getByRole('button', { name: /^Full/ }).click();
   const check = (name: string) => placeRow(page, name);
   await check('Front brake disc').click();

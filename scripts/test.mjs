@@ -1,10 +1,9 @@
-/** `npm test`: lint, types, unit and browser tests, each step with its time; the last line counts all suites. */
+/** `npm test`: lint and types, unit and browser tests, each step with its time; the last line counts all suites. */
 import { readFileSync } from 'node:fs';
 import { build, chromium, packages, step } from './setup.mjs';
 
 const from = Date.now();
-await packages();
-const browser = await chromium();
+const [, browser] = await Promise.all([packages(), chromium()]);
 
 const counted = { passed: 0, failed: 0, skipped: 0 };
 
@@ -39,12 +38,8 @@ function add({ code, printed }, passed, failed, skipped) {
   counted.skipped += number(skipped);
 }
 
-// None of the three needs another, and none fills both cores by itself; what is timed comes after them.
-const [built] = await Promise.all([
-  build({ goOn: true }),
-  check('types', ['node_modules/typescript/bin/tsc', '--noEmit']),
-  check('lint', ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0']),
-]);
+// Neither needs the other, nor fills both cores by itself; what is timed comes after them.
+const [built] = await Promise.all([build({ goOn: true }), check('lint and types', ['node_modules/oxlint/bin/oxlint'])]);
 add(
   await step('unit tests', process.execPath, ['node_modules/jest/bin/jest.js', '--ci'], { goOn: true }),
   /^Tests:.*?(\d+) passed/m,

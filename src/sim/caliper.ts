@@ -20,5 +20,5 @@ export function caliperReading(trueMm: number, seed: number): number {
 
 /** The keys that its data lead presses for a reading: digits, then Enter. Example: `6.35` gives `6 . 3 5 Enter`. */
 export function caliperKeys(readingMm: number): string[] {
-  return [...readingMm.toFixed(2), 'Enter'];
+  return [...Array.from(readingMm.toFixed(2)), 'Enter'];
 }

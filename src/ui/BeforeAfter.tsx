@@ -15,7 +15,7 @@ export function BeforeAfter({ rows }: { rows: { label: string; before: string; a
     >
       <thead>
         <tr>
-          <th />
+          <td />
           <th>Before</th>
           <th>After</th>
         </tr>

@@ -3,7 +3,7 @@ import { gatherBurst } from './burst';
 function type(text: string, everyMs: number): string | null {
   const burst = gatherBurst();
   let reading: string | null = null;
-  [...text].forEach((key, i) => {
+  Array.from(text).forEach((key, i) => {
     reading = burst.take(key === '\n' ? 'Enter' : key, i * everyMs).reading ?? reading;
   });
   return reading ?? burst.pause();

@@ -56,5 +56,12 @@ export function clockTime(at: Date): string {
 
 /** A date as it stands on a sheet. Example: "25 November 2026". */
 export function dayOf(iso: string): string {
-  return new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
+  const bareDay = iso.length === 10;
+  return new Date(iso).toLocaleDateString('en-GB', {
+    day: 'numeric',
+    month: 'long',
+    year: 'numeric',
+    // A day without a time belongs to no zone: read as one, it would be the day before in the west.
+    ...(bareDay ? { timeZone: 'UTC' } : {}),
+  });
 }

@@ -104,7 +104,7 @@ function OpenBench({ bicycle, task, place }: { bicycle: Bicycle; task: BenchTask
   useEffect(() => {
     if (!stepId || !step) return;
     if (left !== stepId) send({ type: 'benchAt', bench: { place: step.place, task, step: stepId } });
-  }, [stepId]); // eslint-disable-line react-hooks/exhaustive-deps -- once a step, not once a change of the record
+  }, [stepId]); // oxlint-disable-line react/exhaustive-deps -- once a step, not once a change of the record
 
   const go = (to: number) => setAt(steps[Math.min(Math.max(to, 0), steps.length - 1)]?.id ?? null);
   const leave = (put: boolean) => {

@@ -3,11 +3,12 @@ import type { LookOver } from '@/core/inspect/lookOver';
 import type { Bicycle } from '@/model/record';
 import { lookOverInput } from '@/model/selectors';
 import { useReckon } from '../workshop/useReckon';
+import { useToday } from '../workshop/useToday';
 import { useSettings } from '../workshop/WorkshopProvider';
 
 /** The look-over of a bicycle as it stands now, with every finding judged. */
 export function useFindings(bicycle: Bicycle): LookOver | null {
   const settings = useSettings();
-  const today = new Date().toISOString().slice(0, 10);
+  const today = useToday();
   return useReckon<LookOver>('inspect.lookOver', lookOverInput(bicycle, settings, today)).output;
 }

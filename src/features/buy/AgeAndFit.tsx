@@ -19,6 +19,7 @@ import { BigNumber, Section } from '@/ui/Section';
 import { StateMark } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';
 import { useReckon } from '../workshop/useReckon';
+import { useToday } from '../workshop/useToday';
 import type { StageProps } from '../workshop/WorkshopProvider';
 
 const USES = [
@@ -133,7 +134,7 @@ function FitSection({ bicycle, send }: StageProps) {
 function AgeSection({ bicycle, send }: StageProps) {
   const { output: known } = useReckon<{ features: KnownFeature[] }>('buy.features', {});
   const features = Object.keys(bicycle.features);
-  const thisYear = new Date().getFullYear();
+  const thisYear = Number(useToday().slice(0, 4));
   const { output: age } = useReckon<Age>('buy.age', { features, thisYear });
   const [typed, setTyped] = useState('');
   const left = (known?.features ?? []).filter((each) => !bicycle.features[each.id]);

@@ -13,6 +13,7 @@ import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { Disclosure } from '@/ui/Disclosure';
 import { useReckon } from '../workshop/useReckon';
+import { useToday } from '../workshop/useToday';
 import { useSettings, useWorkshopName, useWorkshopState, type StageProps } from '../workshop/WorkshopProvider';
 
 function AddSold({ send, currency }: Pick<StageProps, 'send'> & { currency: string }) {
@@ -87,9 +88,10 @@ export function Comparables({ bicycle, send }: StageProps) {
     )
     .map((row) => ({ id: row.id, label: row.name, price: row.soldFor!.price, soldOn: row.soldFor!.on, from: 'own' }));
   const rows = [...own, ...bicycle.comparables.filter((row) => !row.off)];
+  const today = useToday();
   const { output: found } = useReckon<Found>('buy.comparables', {
     sales: rows.map(({ id, label, price, soldOn }) => ({ id, label, price, soldOn })),
-    today: new Date().toISOString().slice(0, 10),
+    today,
   });
   const feedAt = bicycle.comparables.findLast((row) => row.from === 'feed')?.at ?? null;
   const ask = async () => {

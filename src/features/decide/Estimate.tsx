@@ -12,6 +12,7 @@ import { estimateLines, estimateText, type EstimateLine } from '@/model/estimate
 import { dayOf, money } from '@/ui/format';
 import { saveFile } from '@/ui/saveFile';
 import { Section } from '@/ui/Section';
+import { useToday } from '../workshop/useToday';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { asJob } from './asJob';
 
@@ -110,7 +111,7 @@ export function Estimate({ bicycle, send, proposed }: StageProps & { proposed: P
   const declined = lines.filter((line) => line.approval?.answer === 'no');
   const whole = sum(lines.filter((line) => line.need === 'needed'));
   const agreed = sum(approved);
-  const today = new Date().toISOString();
+  const today = useToday();
   const save = () =>
     saveFile(
       new Blob([estimateText(bicycle, lines, settings, dayOf(today))], { type: 'text/plain;charset=utf-8' }),

@@ -95,7 +95,7 @@ export function Floor() {
     });
     watch.observe(end);
     return () => watch.disconnect();
-  }, [more > 0]); // eslint-disable-line react-hooks/exhaustive-deps -- the end of the list comes and goes with it
+  }, [more > 0]); // oxlint-disable-line react/exhaustive-deps -- the end of the list comes and goes with it
 
   return (
     <>

@@ -127,6 +127,7 @@ export function ConeBench({
       ))}
       {advice && (
         <Box
+          aria-busy={pending}
           sx={{
             display: 'grid',
             gridTemplateColumns: { xs: '1fr', sm: '230px minmax(0, 1fr)' },

@@ -33,7 +33,7 @@ export function WorkshopProvider({ children }: { children: ReactNode }) {
     const workshop = openWorkshop(name);
     const demoData = name === 'demo' ? import('@/model/demoWorkshop') : null;
     void workshop.load(demoData ? async () => (await demoData).demoWorkshop(new Date()) : undefined);
-    // eslint-disable-next-line react-hooks/set-state-in-effect -- which records are opened is known in the browser alone
+    // oxlint-disable-next-line react/set-state-in-effect -- which records are opened is known in the browser alone
     setOpened({ name, workshop });
     return () => workshop.close();
   }, []);

@@ -83,7 +83,7 @@ async function own(bicycles: Bicycle[] = []) {
 }
 /** Everything that is kept, as one comparable value. */
 const all = (database: Awaited<ReturnType<typeof own>>['database']) =>
-  JSON.stringify([[...database.records].sort(), [...database.photos.keys()].sort()]);
+  JSON.stringify([[...database.records].sort(([a], [b]) => (a < b ? -1 : 1)), [...database.photos.keys()].sort()]);
 
 function outside(zip: Uint8Array): Promise<Map<string, Buffer>> {
   return new Promise((resolve, reject) =>
