@@ -98,7 +98,7 @@ test('the drawing by keyboard: a place is found by letters, gone on from by arro
   await page.getByRole('button', { name: 'Loose for now' }).click();
   await page.keyboard.press('Escape');
   await page.goto('/bike?id=ferry-staff-7&stage=prove');
-  await expect(page.getByText(/put together loosely for now/)).toBeVisible();
+  await expect(page.getByText(/together only for now/)).toBeVisible();
 });
 
 test('digits that come in with no field open are held and asked about; keys are told and can be quietened', async ({

@@ -1,4 +1,5 @@
 import { expect, type Locator, type Page } from '@playwright/test';
+import { execFileSync } from 'node:child_process';
 
 export type Stage = 'buy' | 'look-over' | 'decide' | 'strip' | 'clean' | 'overhaul' | 'rebuild' | 'prove' | 'hand-over';
 
@@ -60,33 +61,42 @@ export function complaints(page: Page): string[] {
   return heard;
 }
 
-/** Fills the own workshop with copies of a bicycle of the demonstration, past the interface. */
-export async function copies(page: Page, count: number): Promise<void> {
-  await openDemo(page);
+interface Seed {
+  id: string;
+  schemaVersion: number;
+}
+
+/** Records that the model makes: its modules are the application's, and not the test runner's. */
+export function made(what: 'demo' | 'whole', ...more: string[]): Seed[] {
+  const printed = execFileSync('node', ['node_modules/tsx/dist/cli.mjs', 'tests/seeds.ts', what, ...more]);
+  return JSON.parse(printed.toString()) as Seed[];
+}
+
+/** Lays records into the own workshop, past the interface. */
+export async function seeded(page: Page, bicycles: Seed[]): Promise<void> {
   await page.goto('/?workshop=own');
   await expect(page.getByRole('main')).toBeVisible();
   // The application lets go of its database first.
   await page.goto('/icon.svg');
-  await page.evaluate(async (wanted) => {
-    const open = (name: string) =>
-      new Promise<IDBDatabase>((resolve, reject) => {
-        const asking = indexedDB.open(name);
-        asking.onsuccess = () => resolve(asking.result);
-        asking.onerror = () => reject(new Error(`${name} does not open`));
-      });
-    const done = (request: IDBRequest) => new Promise((resolve) => (request.onsuccess = () => resolve(request.result)));
-    const demo = await open('ergasto-demo');
-    const stored = (await done(demo.transaction('bicycles').objectStore('bicycles').get('green-tourer'))) as {
-      bicycle: object;
-    };
-    demo.close();
-    const own = await open('ergasto-own');
-    const change = own.transaction('bicycles', 'readwrite');
-    for (let i = 0; i < wanted; i++)
-      change
-        .objectStore('bicycles')
-        .put({ ...stored, history: [], bicycle: { ...stored.bicycle, id: `b${i}`, name: `Bicycle ${i}` } }, `b${i}`);
+  await page.evaluate(async (rows) => {
+    const database = await new Promise<IDBDatabase>((resolve, reject) => {
+      const asking = indexedDB.open('ergasto-own');
+      asking.onsuccess = () => resolve(asking.result);
+      asking.onerror = () => reject(new Error('it does not open'));
+    });
+    const change = database.transaction('bicycles', 'readwrite');
+    for (const bicycle of rows)
+      change.objectStore('bicycles').put({ schemaVersion: bicycle.schemaVersion, bicycle, history: [] }, bicycle.id);
     await new Promise((resolve) => (change.oncomplete = resolve));
-    own.close();
-  }, count);
+    database.close();
+  }, bicycles);
+}
+
+/** Fills the own workshop with so many bicycles. */
+export async function copies(page: Page, count: number): Promise<void> {
+  const [first] = made('demo');
+  await seeded(
+    page,
+    Array.from({ length: count }, (_, i) => ({ ...first!, id: `b${i}`, name: `Bicycle ${i}` })),
+  );
 }

@@ -130,8 +130,8 @@ test('a second bicycle is added and taken through all nine stages without a mous
 
   await test.step('Prove', async () => {
     await stage(page, 'Prove');
-    await press(page, button('Passed: Cables hold'));
-    await expect(button('Passed: Cables hold')).toHaveAttribute('aria-pressed', 'true');
+    await press(page, button('Passed: Cables and hoses hold'));
+    await expect(button('Passed: Cables and hoses hold')).toHaveAttribute('aria-pressed', 'true');
     await expect(page.getByText('Not ready')).toBeVisible();
   });
 

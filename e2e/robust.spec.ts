@@ -76,10 +76,13 @@ test('two tabs stay in step and neither overwrites the other', async ({ context,
   const other = await context.newPage();
   await other.goto('/bike?id=green-tourer&stage=prove');
   await read(page.getByLabel('Paid for it'), '95');
-  await other.getByRole('button', { name: 'Passed: Cables hold' }).click();
+  await other.getByRole('button', { name: 'Passed: Cables and hoses hold' }).click();
   await expect(other.getByText('paid €95')).toBeVisible();
   await toStage(page, 'prove');
-  await expect(page.getByRole('button', { name: 'Passed: Cables hold' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('button', { name: 'Passed: Cables and hoses hold' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
 });
 
 test('a change that was only journalled when the tab died is there afterwards', async ({ page }) => {

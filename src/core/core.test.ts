@@ -16,7 +16,6 @@ import { knowledge } from './inspect/knowledge';
 import { inspectLookOver } from './inspect/lookOver';
 import { atLeast, floorForgiving, moreThan, plainZero, quantileSorted, roundHalfUp } from './numbers';
 import { proofs } from './prove/proofs';
-import { readiness, type ReadyQuestion } from './prove/ready';
 import { rebuildBolts } from './rebuild/bolts';
 import { boltPlan } from './rebuild/bolts';
 import { torqueTable } from './rebuild/data/torque';
@@ -369,53 +368,6 @@ describe('torque round', () => {
       'over',
       'by feel',
     ]);
-  });
-});
-
-describe('ready', () => {
-  const good: ReadyQuestion = {
-    findings: [{ check: 'frame', label: 'Frame', place: 'frame', state: 'fine' }],
-    bolts: [{ id: 'stem', label: 'Stem', safetyCritical: true, torqueMinNm: 16, torqueMaxNm: 24 }],
-    signed: [{ bolt: 'stem', judgement: 'within' }],
-    proofs: [{ id: 'brakes', label: 'Brakes', safetyCritical: true }],
-    proved: [{ proof: 'brakes', passed: true }],
-  };
-  test('all signed and nothing unsafe is ready', () => {
-    expect(readiness(good)).toEqual({ ready: true, missing: [] });
-  });
-  test.each([
-    ['an open unsafe finding', { findings: [{ ...good.findings[0]!, state: 'unsafe' as const }] }],
-    ['an unsigned safety bolt', { signed: [] }],
-    ['a bolt under its band', { signed: [{ bolt: 'stem', judgement: 'under' as const }] }],
-    ['a failed proof', { proved: [{ proof: 'brakes', passed: false }] }],
-    [
-      'a proof passed and later failed',
-      {
-        proved: [
-          { proof: 'brakes', passed: true },
-          { proof: 'brakes', passed: false },
-        ],
-      },
-    ],
-    ['an unsigned proof', { proved: [] }],
-  ])('%s is never ready', (_name, change) => {
-    const found = readiness({ ...good, ...change });
-    expect(found.ready).toBe(false);
-    expect(found.missing[0]!.blocks).toBe(true);
-  });
-  test('an unsafe complaint that is not settled is never ready; another is only told', () => {
-    const said = (unsafe: boolean) => readiness({ ...good, complaints: [{ id: 'c', label: 'It slips', unsafe }] });
-    expect(said(true).ready).toBe(false);
-    expect(said(false)).toMatchObject({ ready: true, missing: [{ kind: 'complaint', blocks: false }] });
-  });
-  test('what was seen dirty is asked again once it is clean', () => {
-    const [finding] = good.findings;
-    expect(readiness({ ...good, findings: [{ ...finding!, again: true }] }).missing).toMatchObject([{ kind: 'again' }]);
-  });
-  test('what was not looked at is asked for again', () => {
-    expect(readiness({ ...good, findings: [{ ...good.findings[0]!, state: 'not-looked-at' }] }).missing).toHaveLength(
-      1,
-    );
   });
 });
 

@@ -7,7 +7,15 @@ export interface RuleOption {
 }
 
 export interface HouseRule {
-  key: 'openSound' | 'reuseBalls' | 'cartridges' | 'pittedCup' | 'school' | 'frontBrakeHand';
+  key:
+    | 'openSound'
+    | 'reuseBalls'
+    | 'cartridges'
+    | 'pittedCup'
+    | 'school'
+    | 'frontBrakeHand'
+    | 'wrenchEverywhere'
+    | 'secondEyes';
   title: string;
   options: RuleOption[];
 }
@@ -73,6 +81,35 @@ export const HOUSE_RULES: HouseRule[] = [
       { value: 'either', label: 'Either hand', words: 'No country is set: both are let pass.' },
       { value: 'left', label: 'The left hand', words: 'As riders in much of the world expect it.' },
       { value: 'right', label: 'The right hand', words: 'As riders in some countries expect it.' },
+    ],
+  },
+  {
+    key: 'wrenchEverywhere',
+    title: 'The torque wrench is asked for',
+    options: [
+      {
+        value: 'customers',
+        label: 'On customers’ work',
+        words: 'Elsewhere a feel counts with its hold test, but for carbon, steerer clamps and faceplates.',
+      },
+      { value: 'always', label: 'On every bolt with a figure', words: 'What has a figure is shown by the wrench.' },
+      {
+        value: 'never',
+        label: 'Where paper asks it',
+        words: 'Carbon, steerer clamps, faceplates; a feel counts with its hold test elsewhere.',
+      },
+    ],
+  },
+  {
+    key: 'secondEyes',
+    title: 'Brakes and steering are signed by',
+    options: [
+      { value: 'no', label: 'Whoever did them', words: 'A workshop of one has no other eyes.' },
+      {
+        value: 'yes',
+        label: 'A second person too',
+        words: 'Nobody sees their own slip: another person signs as well.',
+      },
     ],
   },
 ];

@@ -42,6 +42,7 @@ import { moneyDrive } from './money/drive';
 import { moneyResult } from './money/result';
 import { moneySamples } from './money/samples';
 import { practiceLevels } from './practice/levels';
+import { proveReady } from './prove/ready';
 import { rebuildBolts } from './rebuild/bolts';
 import { stripLadder } from './strip/ladder';
 import { stripStuck } from './strip/stuck';
@@ -97,6 +98,7 @@ export const registry = [
   bearingsLearnDrag,
   bearingsContact,
   rebuildBolts,
+  proveReady,
   practiceLevels,
 ] as const;
 

@@ -89,7 +89,7 @@ describe('bench mode', () => {
     await userEvent.type(screen.getByLabelText('Wrench said'), '11');
     expect(screen.getByText('within its band')).toBeInTheDocument();
     await userEvent.keyboard('{Enter}');
-    await userEvent.click(screen.getByRole('button', { name: 'Sign by feel' }));
+    await userEvent.click(screen.getByRole('button', { name: 'By feel, and it holds' }));
     expect(record().signatures.map((row) => [row.how, row.valueNm])).toEqual([
       ['wrench', 11],
       ['feel', null],
@@ -98,7 +98,7 @@ describe('bench mode', () => {
 
   test('leaving keeps the place, finishing gives it up', async () => {
     const { record } = await bench('id=b1&task=prove');
-    await heading(/Brakes hold/);
+    await heading(/Cables and hoses hold/);
     await userEvent.click(screen.getByRole('button', { name: 'Passed' }));
     await userEvent.keyboard('{Escape}');
     expect(push).toHaveBeenCalledWith('/bike?id=b1&stage=prove');

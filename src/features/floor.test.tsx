@@ -26,8 +26,14 @@ jest.mock('@/worker/client', () => ({
                   { place: 'crank.left', state: 'unsafe' },
                   { place: 'chain', state: 'fine' },
                 ],
+                safetyPlaces: [],
               }
-            : { appraisal: { ceiling: 8000 } },
+            : id === 'prove.ready'
+              ? {
+                  ready: false,
+                  missing: [{ kind: 'unsafe', id: 'cranks', words: 'Cranks', blocks: true, stage: 'look-over' }],
+                }
+              : { appraisal: { ceiling: 8000 }, bolts: [], open: [], jobs: [] },
       }),
   }),
 }));

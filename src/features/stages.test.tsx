@@ -193,6 +193,7 @@ describe('Decide', () => {
         decision: 'keep',
         reason: '',
         approval: null,
+        declined: null,
         done: false,
       },
     };
@@ -245,13 +246,24 @@ describe('Clean', () => {
 
 describe('Rebuild', () => {
   test('a wrench is held against the band, a feel at the stem asks for the wrench', async () => {
-    const { record } = await drawStage(Rebuild);
-    const stem = (await screen.findByText(/Stem expander bolt/)).closest('li')!;
-    await userEvent.click(within(stem).getByRole('button', { name: /By feel|Sign by feel/ }));
-    expect(stem).toHaveTextContent('the wrench is asked for here');
-    await userEvent.type(within(stem).getByLabelText('Wrench said'), '12{Enter}');
-    expect(stem).toHaveTextContent('under its band');
+    const { record } = await drawStage(Rebuild, [{ type: 'describeKind', changes: { stem: 'threadless' } }]);
+    const clamp = (await screen.findByText(/Steerer clamp bolts/)).closest('li')!;
+    await userEvent.click(within(clamp).getByRole('button', { name: /By feel|Sign by feel/ }));
+    expect(clamp).toHaveTextContent('the wrench is asked for here');
+    await userEvent.type(within(clamp).getByLabelText('Wrench said'), '2{Enter}');
+    expect(clamp).toHaveTextContent('under its band');
     expect(record().signatures.map((row) => row.how)).toEqual(['feel', 'wrench']);
+  });
+
+  test('a feel counts once its hold was tried, and says who tried it', async () => {
+    const { record } = await drawStage(Rebuild, [], { people: [{ id: 'a', name: 'Ada' }] });
+    const stem = (await screen.findByText(/Stem expander bolt/)).closest('li')!;
+    await userEvent.click(within(stem).getByRole('button', { name: /Sign by feel/ }));
+    expect(stem).toHaveTextContent('Hold the front wheel between the knees and twist the bars hard');
+    expect(record().signatures).toMatchObject([{ how: 'feel', holdTest: false, by: 'Ada' }]);
+    await userEvent.click(within(stem).getByRole('button', { name: 'It holds: Stem expander bolt' }));
+    expect(record().signatures).toMatchObject([{ how: 'feel', holdTest: true, by: 'Ada' }]);
+    expect(stem).toHaveTextContent('its hold tried, Ada');
   });
 });
 
@@ -260,19 +272,59 @@ describe('Prove', () => {
     await drawStage(Prove, [seen('frame', { outcome: 'crack' })]);
     expect(await screen.findByText('Not ready')).toBeInTheDocument();
     expect(screen.getByText(/Frame: unsafe as last seen/)).toBeInTheDocument();
-    expect(screen.getByText(/bolts that hold the rider: not signed/)).toBeInTheDocument();
+    expect(screen.getByText(/Stem expander bolt: not signed/)).toBeInTheDocument();
+    expect(screen.getByText(/\d+ things stand in the way/)).toBeInTheDocument();
   });
 
   test('a signature is taken back by the same tap', async () => {
     const { record } = await drawStage(Prove);
-    await userEvent.click(button('Passed: Cables hold'));
-    expect(record().proofs).toHaveLength(1);
-    await userEvent.click(button('Passed: Cables hold'));
+    await userEvent.click(button('Passed: Cables and hoses hold'));
+    expect(record().proofs).toMatchObject([{ passed: true, by: 'The mechanic' }]);
+    await userEvent.click(button('Passed: Cables and hoses hold'));
     expect(record().proofs).toHaveLength(0);
   });
 });
 
+describe('what is said of a missing thing', () => {
+  test('what is cleared needs a name and a paper; what is accepted a reason, and both stand in the record', async () => {
+    const { record } = await drawStage(Prove, [
+      seen('frame', { outcome: 'crack' }),
+      seen('fork', { byEye: 'service' }),
+    ]);
+    await userEvent.click(await screen.findByRole('button', { name: 'Accept it as it is…' }));
+    await userEvent.click(button('Original, and kept'));
+    expect(record().acceptances).toMatchObject([{ check: 'fork', by: 'The mechanic', words: 'Original, and kept' }]);
+    await userEvent.click(await screen.findByRole('button', { name: 'It ends when…' }));
+    expect(button('Cleared by them')).toBeDisabled();
+    await userEvent.type(screen.getByLabelText('Qualified person'), 'A. Frame builder');
+    await userEvent.type(screen.getByLabelText('Their paper'), 'Report 12');
+    await userEvent.click(button('Cleared by them'));
+    expect(record().endings).toMatchObject([
+      { check: 'frame', how: 'cleared', by: 'A. Frame builder', paper: 'Report 12' },
+    ]);
+    await waitFor(() => expect(screen.queryByText(/Frame: unsafe as last seen/)).not.toBeInTheDocument());
+  });
+});
+
 describe('Hand over', () => {
+  test('as it is: who takes it and that they were told; never called ready, and what stands open goes along', async () => {
+    const { record } = await drawStage(HandOver);
+    await waitFor(() => expect(screen.getAllByText(/things stand in the way/)[0]).toBeInTheDocument());
+    expect(button('It goes out ready')).toBeDisabled();
+    await userEvent.click(button('As it is'));
+    expect(button('It goes as it is')).toBeDisabled();
+    await userEvent.type(screen.getByLabelText('Who takes it'), 'The ferry museum');
+    expect(button('It goes as it is')).toBeDisabled();
+    await userEvent.click(screen.getByLabelText('They were told what stands open, today'));
+    await userEvent.click(button('It goes as it is'));
+    expect(record().waysOut).toMatchObject([{ way: 'as-it-is', to: 'The ferry museum', by: 'The mechanic' }]);
+    expect(record().waysOut[0]!.words).toContain('not signed');
+    await waitFor(() => expect(document.querySelector('#sheet')).toHaveTextContent('Not roadworthy, not to be ridden'));
+    expect(document.querySelector('#sheet')).toHaveTextContent('Taken as it is by The ferry museum');
+    await userEvent.click(screen.getByRole('button', { name: 'Green tourer has not gone out' }));
+    expect(record().waysOut).toEqual([]);
+  });
+
   test('a pack is shared out, more cannot be used than it held', async () => {
     const { record } = await drawStage(HandOver, [{ type: 'recordPurchase', paid: 9000, at: AT }]);
     await userEvent.type(screen.getByLabelText('Bought'), 'Balls');

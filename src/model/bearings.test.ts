@@ -162,6 +162,7 @@ describe('a bearing on the bench', () => {
           reason: '',
           done: false,
           approval: null,
+          declined: null,
         },
       },
       { type: 'markStep', place: 'headset', step: 'locknut', done: true, takes: ['locknut'] },

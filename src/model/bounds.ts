@@ -23,6 +23,11 @@ const MOST_ROWS = {
   looseEnds: { most: 1000, words: 'loose ends', where: 'Rebuild' },
   seized: { most: 200, words: 'stuck parts', where: 'Strip' },
   tricks: { most: 500, words: 'tricks', where: 'Strip' },
+  endings: { most: 2000, words: 'things ended', where: 'Prove' },
+  acceptances: { most: 2000, words: 'things accepted', where: 'Prove' },
+  worked: { most: 20_000, words: 'things worked on', where: 'the record' },
+  rechecks: { most: 1000, words: 'two-minute lists', where: 'Prove' },
+  waysOut: { most: 500, words: 'ways out', where: 'Hand over' },
   identified: { most: 500, words: 'parts told by the gauges', where: 'the gauge drawer' },
 } as const;
 type List = keyof typeof MOST_ROWS;

@@ -41,6 +41,8 @@ import {
   type Bicycle,
   type Tray,
 } from './record';
+import { acceptance, ending, inWriting, recheck, wayOut, type WorkedOn } from './provingRows';
+import { workDone } from './workDone';
 import { changedLeaves, leafValue, same, withLeaves } from './leaves';
 import { newTray, UNCOUNTED, UNMEASURED } from './fresh';
 import { stampOf } from './stamps';
@@ -135,6 +137,17 @@ export const command = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('unsignBolt'), signature: id }),
   z.strictObject({ type: z.literal('markProof'), mark: proofMark }),
   z.strictObject({ type: z.literal('unmarkProof'), mark: id }),
+  /** A needed job left undone in writing; null takes the word back. */
+  z.strictObject({ type: z.literal('declineJob'), job, declined: inWriting.nullable() }),
+  z.strictObject({ type: z.literal('leaveOff'), place, part: id, off: z.boolean() }),
+  z.strictObject({ type: z.literal('endFinding'), ending }),
+  z.strictObject({ type: z.literal('reopenFinding'), ending: id }),
+  z.strictObject({ type: z.literal('acceptFinding'), acceptance }),
+  z.strictObject({ type: z.literal('withdrawAcceptance'), acceptance: id }),
+  z.strictObject({ type: z.literal('recheck'), recheck }),
+  z.strictObject({ type: z.literal('sizeBolt'), bolt: id, place, size: z.string().max(40).nullable() }),
+  z.strictObject({ type: z.literal('goOut'), wayOut }),
+  z.strictObject({ type: z.literal('comeBack'), wayOut: id }),
   z.strictObject({ type: z.literal('putLine'), line: moneyLine }),
   z.strictObject({ type: z.literal('removeLine'), line: id }),
   z.strictObject({
@@ -417,6 +430,38 @@ function change(bicycle: Draft<Bicycle>, step: Command): void {
       return put(bicycle.proofs, step.mark);
     case 'unmarkProof':
       return remove(bicycle.proofs, step.mark);
+    case 'declineJob': {
+      const job = bicycle.jobs.find((row) => row.id === step.job.id) ?? step.job;
+      return put(bicycle.jobs, {
+        ...job,
+        decision: step.declined ? 'drop' : job.decision,
+        declined: step.declined,
+      });
+    }
+    case 'leaveOff': {
+      const tray = trayOf(bicycle, step.place);
+      tray.leftOff = tray.leftOff.filter((part) => part !== step.part);
+      if (step.off) tray.leftOff.push(step.part);
+      return;
+    }
+    case 'endFinding':
+      return put(bicycle.endings, step.ending);
+    case 'reopenFinding':
+      return remove(bicycle.endings, step.ending);
+    case 'acceptFinding':
+      return put(bicycle.acceptances, step.acceptance);
+    case 'withdrawAcceptance':
+      return remove(bicycle.acceptances, step.acceptance);
+    case 'recheck':
+      return put(bicycle.rechecks, step.recheck);
+    case 'sizeBolt':
+      if (step.size === null) delete bicycle.boltSizes[step.bolt];
+      else bicycle.boltSizes[step.bolt] = step.size;
+      return;
+    case 'goOut':
+      return put(bicycle.waysOut, step.wayOut);
+    case 'comeBack':
+      return remove(bicycle.waysOut, step.wayOut);
     case 'putLine':
       return put(bicycle.lines, step.line);
     case 'removeLine':
@@ -474,7 +519,8 @@ function change(bicycle: Draft<Bicycle>, step: Command): void {
   }
 }
 
-function applied(bicycle: Bicycle, step: Command): Bicycle {
+function applied(bicycle: Bicycle, sent: Envelope): Bicycle {
+  const step = sent.command;
   if (step.type === 'amend') {
     const values = step.changes.map(({ leaf, value }) => [leaf, value] as const);
     return stillStands(bicycle, step) ? withLeaves(bicycle, values, newTray) : bicycle;
@@ -485,7 +531,12 @@ function applied(bicycle: Bicycle, step: Command): Bicycle {
     const chosen = step.take === 'other' ? withLeaves(bicycle, [[found.leaf, found.other]], newTray) : bicycle;
     return { ...chosen, conflicts: chosen.conflicts.filter((row) => row.id !== step.conflict) };
   }
-  return produce(bicycle, (draft) => change(draft, step));
+  const done = workDone(step, bicycle);
+  return produce(bicycle, (draft) => {
+    change(draft, step);
+    for (const [i, row] of done.entries())
+      put(draft.worked, { id: `${sent.id.slice(0, 60)}.${i}`, at: sent.at, ...row } satisfies WorkedOn);
+  });
 }
 
 /** Whether every leaf of an amendment still stands as the change left it. A null and a missing leaf are alike. */
@@ -494,7 +545,7 @@ export function stillStands(bicycle: Bicycle, amend: Extract<Command, { type: 'a
 }
 
 /** Leaves whose commands merge by themselves: ticking different steps in two tabs is no conflict. */
-const MERGING = /^trays\/[^/]+\/(doneSteps|order|backIn|extra|cleaned)$/;
+const MERGING = /^trays\/[^/]+\/(doneSteps|order|backIn|extra|cleaned|leftOff)$/;
 
 /**
  * The bicycle after a command. Pure; a command that has already been applied changes nothing, so that a journal may be
@@ -502,7 +553,7 @@ const MERGING = /^trays\/[^/]+\/(doneSteps|order|backIn|extra|cleaned)$/;
  */
 export function applyCommand(bicycle: Bicycle, sent: Envelope): Bicycle {
   if (bicycle.recent.includes(sent.id)) return bicycle;
-  const next = applied(bicycle, sent.command);
+  const next = applied(bicycle, sent);
   if (next === bicycle && sent.command.type === 'amend') return bicycle;
   const changes = changedLeaves(bicycle, next);
   const stamp = stampOf(sent.at, sent.id);

@@ -171,6 +171,7 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
       reason: '',
       done: false,
       approval: null,
+      declined: null,
     },
     {
       id: 'arm-fixing',
@@ -183,6 +184,7 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
       reason: '',
       done: false,
       approval: null,
+      declined: null,
     },
   ];
   staff.trays = [

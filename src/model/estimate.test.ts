@@ -8,6 +8,7 @@ const proposal = (rule: string, need: ProposedJob['need'], more: Partial<Propose
   rule,
   title: `Do ${rule}`,
   place: 'chain',
+  check: 'chain',
   why: '',
   because: 'Chain: worn',
   need,
@@ -28,6 +29,7 @@ const job = (id: string, more: Partial<Job> = {}): Job => ({
   reason: '',
   done: false,
   approval: null,
+  declined: null,
   ...more,
 });
 const bicycle = (jobs: Job[] = []) => ({ ...newBicycle('b', AT, 'Harbour mixte'), customer: 'Ilse', jobs });

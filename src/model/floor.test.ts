@@ -2,7 +2,7 @@ import { applyCommand, type Command } from './commands';
 import { newBicycle, newTray } from './fresh';
 import { overlayFor } from './overlay';
 import type { Bicycle } from './record';
-import { floorRows, summaryOf, type FloorOrder } from './summary';
+import { floorRows, summaryOf, type FloorOrder, rowNext } from './summary';
 import { wordsFor } from './words';
 
 const AT = '2026-11-25T10:00:00.000Z';
@@ -59,7 +59,7 @@ describe('the floor', () => {
     ['money', 'sold'],
   ])('in order of %s, %s comes first', (order, first) => expect(ids({ order })[0]).toBe(first));
   test('a summary keeps what was drawn for the same revision and drops it for another', () => {
-    const drawn = { marks: [], ceiling: 100 };
+    const drawn = { marks: [], ceiling: 100, law: null, on: '2026-11-25' };
     const row = { ...summaryOf(bike('b', 'B')), drawn };
     expect(summaryOf(bike('b', 'B'), row).drawn).toEqual(drawn);
     expect(summaryOf({ ...bike('b', 'B'), revision: 1 }, row).drawn).toBeNull();
@@ -122,6 +122,7 @@ describe('what a change is called', () => {
         decision: 'keep',
         reason: '',
         approval: null,
+        declined: null,
         done: false,
       },
     },
@@ -151,8 +152,30 @@ describe('what a change is called', () => {
       'chain 0.69 %',
     ],
     [
-      { type: 'signBolt', signature: { id: 's', bolt: 'stem', how: 'wrench', valueNm: 20, at: AT } },
+      {
+        type: 'signBolt',
+        signature: { id: 's', bolt: 'stem', how: 'wrench', valueNm: 20, at: AT, by: 'Ada', holdTest: false },
+      },
       'bolt signed at 20 N·m',
     ],
   ])('%j is “%s”', (command, words) => expect(wordsFor(command, before)).toBe(words));
+});
+
+describe('what a row says is next', () => {
+  const row = { stage: 'hand-over' as const, next: 'Write the sheet and sell it', sold: false };
+  const drawn = (ready: boolean, blocks: number) => ({
+    marks: [],
+    ceiling: null,
+    law: { ready, blocks },
+    on: '2026-11-25',
+  });
+  test('nothing is sent to be handed over while something stands in the way', () => {
+    expect(rowNext({ ...row, drawn: drawn(false, 3) })).toEqual({
+      stage: 'prove',
+      words: 'Not ready: 3 things stand in the way',
+    });
+    expect(rowNext({ ...row, drawn: drawn(true, 0) }).stage).toBe('hand-over');
+    expect(rowNext({ ...row, sold: true, drawn: drawn(false, 3) }).stage).toBe('hand-over');
+    expect(rowNext({ ...row, drawn: null }).words).toBe(row.next);
+  });
 });

@@ -60,6 +60,7 @@ export function newTray(place: string): Tray {
     marks: {},
     cleaned: [],
     hardened: {},
+    leftOff: [],
     fates: {},
     ballReadingsMm: [],
     instrument: 'caliper',
@@ -129,6 +130,12 @@ export function newBicycle(id: string, at: string, name: string, kind: Partial<B
     seized: [],
     tricks: [],
     identified: [],
+    endings: [],
+    acceptances: [],
+    worked: [],
+    rechecks: [],
+    waysOut: [],
+    boltSizes: {},
     finish: { paint: null, hours: null, treatment: null },
     riding: USUAL_RIDING,
     bench: null,
@@ -158,6 +165,9 @@ export const USUAL_BATHS: WorkshopSettings['baths'] = [
   { id: 'vinegar', label: 'Vinegar tub', process: 'white vinegar soak', capacityMl: 2000, fillShare: 0.6 },
 ];
 
+/** A workshop of one. */
+export const USUAL_PEOPLE: WorkshopSettings['people'] = [{ id: 'one', name: 'The mechanic' }];
+
 /** House rules of a workshop that has not set its own. */
 export const USUAL_SETTINGS: WorkshopSettings = {
   schemaVersion: SCHEMA_VERSION,
@@ -169,6 +179,9 @@ export const USUAL_SETTINGS: WorkshopSettings = {
   school: 'from-tight',
   letterKeys: true,
   frontBrakeHand: 'either',
+  people: USUAL_PEOPLE,
+  wrenchEverywhere: 'customers',
+  secondEyes: false,
   baths: USUAL_BATHS,
   practice: {},
   stamps: {},

@@ -6,8 +6,11 @@ export function ruleValue(settings: WorkshopSettings, key: HouseRule['key']): st
   switch (key) {
     case 'openSound':
       return settings.rules.openSound ? 'yes' : 'no';
+    case 'secondEyes':
+      return settings.secondEyes ? 'yes' : 'no';
     case 'school':
     case 'frontBrakeHand':
+    case 'wrenchEverywhere':
       return settings[key];
     default:
       return settings.rules[key];
@@ -25,6 +28,10 @@ export function changedRule(
       return { rules: { ...settings.rules, openSound: value === 'yes' } };
     case 'school':
       return { school: value as WorkshopSettings['school'] };
+    case 'secondEyes':
+      return { secondEyes: value === 'yes' };
+    case 'wrenchEverywhere':
+      return { wrenchEverywhere: value as WorkshopSettings['wrenchEverywhere'] };
     case 'frontBrakeHand':
       return { frontBrakeHand: value as WorkshopSettings['frontBrakeHand'] };
     default:

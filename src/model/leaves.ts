@@ -26,9 +26,25 @@ const ROW_LISTS = [
   'seized',
   'tricks',
   'identified',
+  'endings',
+  'acceptances',
+  'worked',
+  'rechecks',
+  'waysOut',
 ] as const;
 /** Objects whose fields are leaves. */
-const FIELD_OBJECTS = ['kind', 'sale', 'lead', 'provenance', 'size', 'door', 'features', 'finish', 'riding'] as const;
+const FIELD_OBJECTS = [
+  'kind',
+  'sale',
+  'lead',
+  'provenance',
+  'size',
+  'door',
+  'features',
+  'finish',
+  'riding',
+  'boltSizes',
+] as const;
 /** Fields that are leaves themselves. */
 const PLAIN = [
   'name',
@@ -58,6 +74,7 @@ const TRAY_OBJECTS = [
 const TRAY_PLAIN = [
   'assembly',
   'extra',
+  'leftOff',
   'cleaned',
   'doneSteps',
   'order',
@@ -87,6 +104,11 @@ function own(object: Any, field: string): unknown {
 }
 interface Row {
   id: string;
+}
+
+/** The leaf of a tray's field. Example: `trayLeaf('hub.front', 'after')` is `trays/hub.front/after`. */
+export function trayLeaf(place: string, field: string): LeafKey {
+  return `trays/${segment(place)}/${field}`;
 }
 
 /** Every leaf of a bicycle with its value, in the order of the record. */

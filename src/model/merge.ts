@@ -2,6 +2,7 @@ import { own } from '@/core/own';
 import { newTray } from './fresh';
 import { leavesOf, same, withLeaves, type LeafKey } from './leaves';
 import type { Bicycle, Conflict } from './record';
+import { momentOf } from './stamps';
 
 /** A row that was taken away has a stamp and no value; one that never was has neither. */
 interface Side {
@@ -12,11 +13,6 @@ interface Side {
 function side(bicycle: Bicycle, leaves: Map<LeafKey, unknown>, leaf: LeafKey): Side {
   // What was never changed is as old as the bicycle, and older than any change of it.
   return { value: leaves.get(leaf), stamp: own(bicycle.stamps, leaf) ?? (leaves.has(leaf) ? bicycle.createdAt : '') };
-}
-
-/** The moment of a stamp, without the change's id. A stamp may also be a bare moment: that of the bicycle itself. */
-function momentOf(stamp: string): string {
-  return stamp.split(' ')[0]!;
 }
 
 /** Later stamp wins; of two equal stamps the value that sorts later, so that both sides decide alike. */

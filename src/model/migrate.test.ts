@@ -97,7 +97,7 @@ describe('from twelve checks to seventy', () => {
       reason: '',
       done: true,
     };
-    expect(opened(versionTwo([], { jobs: [job] })).jobs).toEqual([{ ...job, approval: null }]);
+    expect(opened(versionTwo([], { jobs: [job] })).jobs).toEqual([{ ...job, approval: null, declined: null }]);
   });
 
   test('settings of version 2 open with either hand on the front brake and no price for a customer’s hour', () => {
@@ -193,5 +193,43 @@ describe('version 4', () => {
     expect(front!.seen).toMatchObject({ cup: 'pitted', seal: 'unknown' });
     expect(opened.bicycle.riding.use).toBe('mixed');
     expect(openSettings({ ...USUAL_SETTINGS, schemaVersion: 4, practice: undefined })?.practice).toEqual({});
+  });
+});
+
+describe('who signed, and what was declined in writing', () => {
+  const versionSix = (changes: object) => ({ ...newBicycle('b', AT, 'Green tourer'), schemaVersion: 6, ...changes });
+  const job = {
+    id: 'j',
+    rule: null,
+    title: 'New tape',
+    place: 'bars',
+    minutes: { low: 1, likely: 2, high: 3 },
+    parts: { low: 1, likely: 2, high: 3 },
+    decision: 'drop',
+    reason: 'The owner declined',
+    done: false,
+    approval: { answer: 'no', words: 'on the telephone', at: AT },
+  };
+  test('an old signature names nobody, and its hold was not tried', () => {
+    const signature = { id: 's', bolt: 'stem', how: 'feel', valueNm: null, at: AT };
+    expect(opened(versionSix({ signatures: [signature] })).signatures).toEqual([
+      { ...signature, by: '', holdTest: false },
+    ]);
+  });
+  test('an owner’s no is a declining with its day and words; what was only dropped is none', () => {
+    const dropped = { ...job, id: 'k', approval: null };
+    expect(opened(versionSix({ customer: 'Ada', jobs: [job, dropped] })).jobs.map((row) => row.declined)).toEqual([
+      { by: 'Ada', on: AT.slice(0, 10), words: 'on the telephone' },
+      null,
+    ]);
+  });
+  test('nothing is ended, accepted or worked on that nobody put down', () => {
+    expect(opened(versionSix({}))).toMatchObject({
+      endings: [],
+      acceptances: [],
+      worked: [],
+      rechecks: [],
+      waysOut: [],
+    });
   });
 });

@@ -1,4 +1,4 @@
-import { NO_LEAD, NO_PAPERS, NO_SIZE, USUAL_BATHS, USUAL_RIDING } from './fresh';
+import { NO_LEAD, NO_PAPERS, NO_SIZE, USUAL_BATHS, USUAL_PEOPLE, USUAL_RIDING } from './fresh';
 import { same } from './leaves';
 import { momentIn, stampsInOurForm } from './stamps';
 import { bicycleRecord, SCHEMA_VERSION, workshopSettings, type Bicycle, type WorkshopSettings } from './record';
@@ -55,6 +55,7 @@ function isOldUsual(line: Raw): boolean {
  * as a bare amount and there were no photographs. Version 1 knew two kinds of brake and no gears.
  * Version 4 knew one cup and one cone for a bearing, and gave every tray the axle of a front hub.
  * Version 3 knew trays of one kind, two sides of balls and no stuck parts.
+ * Version 6 did not know who signed, what was declined in writing, and what was worked on when.
  * Version 2 had twelve checks, and five usual faults that stood as cost lines instead of a door check.
  */
 const STEPS: Record<number, (old: Raw) => Raw> = {
@@ -169,6 +170,33 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
   },
   // A stamp that names no moment is older than any that does: the field counts as old as the bicycle.
   5: (old) => ({ ...old, schemaVersion: 6, stamps: stampsInOurForm(old.stamps).stamps }),
+  6: (old) => {
+    const rows = (list: unknown) => (Array.isArray(list) ? (list as Raw[]) : []);
+    const named = (value: unknown) => (typeof value === 'string' ? value.slice(0, 80) : '');
+    return {
+      ...old,
+      schemaVersion: 7,
+      trays: rows(old.trays).map((tray) => ({ ...tray, leftOff: [] })),
+      // Who signed was not asked: nobody is named, and a hold that was not tried is not said to have been.
+      signatures: rows(old.signatures).map((row) => ({ ...row, by: '', holdTest: false })),
+      proofs: rows(old.proofs).map((row) => ({ ...row, by: '', accepted: null })),
+      // An owner's no has a day and words; what was only dropped was declined by nobody.
+      jobs: rows(old.jobs).map((row) => {
+        const said = (row.approval ?? {}) as Raw;
+        const no = said.answer === 'no' && typeof said.at === 'string';
+        const declined = no
+          ? { by: named(old.customer), on: (said.at as string).slice(0, 10), words: said.words }
+          : null;
+        return { ...row, declined };
+      }),
+      endings: [],
+      acceptances: [],
+      worked: [],
+      rechecks: [],
+      waysOut: [],
+      boltSizes: {},
+    };
+  },
 };
 
 /** Axles that version 4 gave to every tray. */
@@ -183,6 +211,13 @@ const SETTINGS_STEPS: Record<number, (old: Raw) => Raw> = {
   3: (old) => ({ ...old, schemaVersion: 4, baths: USUAL_BATHS }),
   4: (old) => ({ ...old, schemaVersion: 5, practice: {} }),
   5: (old) => ({ ...old, schemaVersion: 6, stamps: {} }),
+  6: (old) => ({
+    ...old,
+    schemaVersion: 7,
+    people: USUAL_PEOPLE,
+    wrenchEverywhere: 'customers',
+    secondEyes: false,
+  }),
 };
 
 export type Opened =

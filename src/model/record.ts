@@ -6,12 +6,13 @@ import { currencyCode, minorUnits, orderedRange, workMinutes } from '@/core/fiel
 import { evidence } from '@/core/inspect/evidence';
 import { SEEN_AS } from '@/core/inspect/seenAs';
 import { CONVENTIONS } from '@/core/buy/conventions';
+import { acceptance, ending, inWriting, person, recheck, wayOut, workedOn } from './provingRows';
 import { OURS } from './stamps';
 
 z.config({ jitless: true });
 
 /** Version of the stored shape; every change of it adds a step to `migrate.ts`. */
-export const SCHEMA_VERSION = 6;
+export const SCHEMA_VERSION = 7;
 
 export const STAGES = [
   'buy',
@@ -77,6 +78,8 @@ export const job = z.strictObject({
   done: z.boolean().default(false),
   /** The owner's word on it, where the bicycle is a customer's. */
   approval: z.strictObject({ answer: z.enum(['yes', 'no']), words: text, at }).nullable(),
+  /** Left undone in writing, by whom and when. */
+  declined: inWriting.nullable().default(null),
 });
 export type Job = z.output<typeof job>;
 
@@ -138,6 +141,8 @@ export const tray = z.strictObject({
   cleaned: z.array(id).max(1000),
   /** Whether a part is hardened, as far as it was asked: what is hardened never meets acid. */
   hardened: z.record(id, z.boolean()),
+  /** Parts that are left off on purpose: their slot is closed. */
+  leftOff: z.array(id).max(1000),
   /** Parts that are not kept for this bicycle. */
   fates: z.record(id, z.enum(['stock', 'scrap'])),
   ballReadingsMm: z.array(z.number()).max(200),
@@ -249,10 +254,23 @@ export const signature = z.strictObject({
   how: z.enum(['wrench', 'feel']),
   valueNm: z.number().gt(0).max(300).nullable(),
   at,
+  by: person.default(''),
+  /** By feel: its hold was tried. */
+  holdTest: z.boolean().default(false),
 });
 export type Signature = z.output<typeof signature>;
 
-export const proofMark = z.strictObject({ id, proof: id, passed: z.boolean(), how: text, at });
+export const proofMark = z.strictObject({
+  id,
+  proof: id,
+  passed: z.boolean(),
+  how: text,
+  at,
+  by: person.default(''),
+  /** A noise or a slow gear that is known, not unsafe, and accepted in writing. */
+  accepted: inWriting.nullable().default(null),
+});
+export type ProofMark = z.output<typeof proofMark>;
 
 /** A sold bicycle to compare with: typed, or from the feed of sold prices. */
 export const comparable = z.strictObject({
@@ -417,6 +435,13 @@ export const bicycleRecord = z.strictObject({
   seized: z.array(seized),
   tricks: z.array(trick),
   identified: z.array(identified),
+  endings: z.array(ending),
+  acceptances: z.array(acceptance),
+  worked: z.array(workedOn),
+  rechecks: z.array(recheck),
+  waysOut: z.array(wayOut),
+  /** Sizes of bolts that differ from bicycle to bicycle, as they were chosen, by bolt. */
+  boltSizes: z.record(id, z.string().max(40)),
   finish,
   riding,
   /** Where the bench stood last, so that it opens there again. */
@@ -478,6 +503,12 @@ export const workshopSettings = z.strictObject({
   letterKeys: z.boolean(),
   /** The hand that works the front brake where the workshop sells. */
   frontBrakeHand: z.enum(['left', 'right', 'either']),
+  /** Who works here; one by default. */
+  people: z.array(z.strictObject({ id, name: z.string().min(1).max(80) })).max(40),
+  /** Whether every bolt that has a figure is asked for by the wrench. */
+  wrenchEverywhere: z.enum(['customers', 'always', 'never']),
+  /** Brakes and steering are signed by another person than did them. */
+  secondEyes: z.boolean(),
   baths: z.array(bath).max(30),
   /** Rounds in the practice room by level. */
   practice: z.record(

@@ -30,6 +30,7 @@ const keep: Command = {
     decision: 'keep',
     reason: '',
     approval: null,
+    declined: null,
     done: false,
   },
 };
@@ -78,7 +79,7 @@ describe('what a record means', () => {
       observation: '2',
     });
     expect(lookOverInput(back, USUAL_SETTINGS, '2026-11-25').found).toEqual([
-      { check: 'tyres', evidence: { outcome: 'sound' }, seenAs: 'bought' },
+      { check: 'tyres', evidence: { outcome: 'sound' }, seenAs: 'bought', at: AT },
     ]);
   });
 
@@ -116,7 +117,15 @@ describe('what a record means', () => {
     const bolt = { id: 'stem', torqueMinNm: 16, torqueMaxNm: 24 } as Bolt;
     const sign = (id: string, valueNm: number | null): Command => ({
       type: 'signBolt',
-      signature: { id, bolt: 'stem', how: valueNm === null ? 'feel' : 'wrench', valueNm, at: AT },
+      signature: {
+        id,
+        bolt: 'stem',
+        how: valueNm === null ? 'feel' : 'wrench',
+        valueNm,
+        at: AT,
+        by: 'Ada',
+        holdTest: false,
+      },
     });
     expect(signedBolts(after(sign('1', 30)), [bolt])[0]!.judgement).toBe('over');
     expect(signedBolts(after(sign('1', 30), sign('2', 20)), [bolt])[0]!.judgement).toBe('within');
@@ -175,7 +184,13 @@ describe('commands at the edge', () => {
     ['a negative price', { type: 'recordPurchase', paid: -1, at: AT }],
     ['half a ball', { type: 'countBalls', place: 'hub.front', side: 'left', changes: { out: 8.5 } }],
     ['a range out of order', { type: 'setAppraisal', changes: { resale: { low: 3, likely: 2, high: 1 } } }],
-    ['a torque of nothing', { type: 'signBolt', signature: { id: 's', bolt: 'b', how: 'wrench', valueNm: 0, at: AT } }],
+    [
+      'a torque of nothing',
+      {
+        type: 'signBolt',
+        signature: { id: 's', bolt: 'b', how: 'wrench', valueNm: 0, at: AT, by: '', holdTest: false },
+      },
+    ],
     ['a key that does not belong', { type: 'setBrief', brief: 'donor', colour: 'green' }],
   ])('%s is refused', (_name, sent) => {
     expect(command.safeParse(sent).success).toBe(false);

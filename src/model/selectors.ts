@@ -2,7 +2,9 @@ import { emptyMap, own } from '@/core/own';
 import type { BuyAppraiseInput } from '@/core/buy/appraise';
 import { MOST_TAUGHT } from '@/core/buy/doorLine';
 import type { Evidence } from '@/core/inspect/evidence';
+import type { LookOver } from '@/core/inspect/lookOver';
 import type { SeenAs } from '@/core/inspect/seenAs';
+import { stillSaying } from '@/core/inspect/means';
 import { judgeTorque } from '@/core/rebuild/judgeTorque';
 import type { Bolt } from '@/core/rebuild/bolts';
 import type { AppraiseInput } from '@/core/money/appraise';
@@ -143,13 +145,9 @@ export function latestObservations(bicycle: Bicycle): Map<string, Observation> {
 
 /** The question for `inspect.lookOver`. */
 export function lookOverInput(bicycle: Bicycle, settings: WorkshopSettings, today: string) {
-  const found: { check: string; evidence: Evidence; seenAs: SeenAs }[] = [...latestObservations(bicycle)].map(
-    ([check, row]) => ({
-      check,
-      evidence: row.evidence,
-      seenAs: row.seenAs,
-    }),
-  );
+  const found: { check: string; evidence: Evidence; seenAs: SeenAs; at: string }[] = [
+    ...observationsByCheck(bicycle),
+  ].flatMap(([check, rows]) => stillSaying(rows).map(({ evidence, seenAs, at }) => ({ check, evidence, seenAs, at })));
   return {
     kind: bicycle.kind,
     brief: bicycle.brief,
@@ -158,6 +156,49 @@ export function lookOverInput(bicycle: Bicycle, settings: WorkshopSettings, toda
     today,
     now: bicycle.seenAs,
     found,
+    mended: lastMended(bicycle),
+    ended: endingsInForce(bicycle),
+  };
+}
+
+/** The observations of each check that have not been withdrawn, oldest first. */
+function observationsByCheck(bicycle: Bicycle): Map<string, Observation[]> {
+  const by = new Map<string, Observation[]>();
+  for (const row of bicycle.observations) if (!row.withdrawn) by.set(row.check, [...(by.get(row.check) ?? []), row]);
+  return by;
+}
+
+/** When the last job at each place was done. */
+function lastMended(bicycle: Bicycle): { place: string; at: string }[] {
+  const last = new Map<string, string>();
+  for (const { job, place, at } of bicycle.worked)
+    if (job !== null && at > (last.get(place) ?? '')) last.set(place, at);
+  return [...last].map(([place, at]) => ({ place, at }));
+}
+
+/** What ended something unsafe: it counts for what was seen until then. */
+function endingsInForce(bicycle: Bicycle) {
+  const latest = latestObservations(bicycle);
+  return bicycle.endings
+    .filter((end) => end.at >= (latest.get(end.check)?.at ?? ''))
+    .map(({ check, how, by, on, paper }) => ({ check, how, by, on, paper }));
+}
+
+/** The question for `decide.jobs`: what the findings ask for. */
+export function jobsInput(bicycle: Bicycle, findings: LookOver['findings']) {
+  return {
+    brief: bicycle.brief,
+    kind: bicycle.kind,
+    findings: findings
+      .filter((finding) => finding.verdict !== null)
+      .map(({ check, label, place, verdict, outcome, reasons }) => ({
+        check,
+        label,
+        place,
+        verdict,
+        outcome,
+        reasons,
+      })),
   };
 }
 

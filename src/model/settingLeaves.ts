@@ -13,6 +13,9 @@ const PLAIN = [
   'school',
   'letterKeys',
   'frontBrakeHand',
+  'people',
+  'wrenchEverywhere',
+  'secondEyes',
   'baths',
 ] as const;
 

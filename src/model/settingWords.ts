@@ -9,6 +9,7 @@ const NAMES: Record<string, string> = {
   customerPerHour: 'a customer’s hour',
   letterKeys: 'single-letter keys',
   baths: 'baths',
+  people: 'who works here',
 };
 
 function valueWords(value: unknown): string {

@@ -42,3 +42,8 @@ export function stampsInOurForm(stamps: unknown): { stamps: Record<string, strin
   }
   return { stamps: Object.fromEntries(ours), strange };
 }
+
+/** The moment of a stamp, without the change's id. A stamp may also be a bare moment: that of the bicycle itself. */
+export function momentOf(stamp: string): string {
+  return stamp.split(' ')[0]!;
+}

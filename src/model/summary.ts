@@ -5,7 +5,7 @@ import { coneTrial, PURPOSES, STAGES, type Bicycle } from './record';
 import { nextThing, runningTimers, spent, taughtBy, workedMinutes } from './selectors';
 
 /** Raised whenever a summary is worked out differently, so that kept ones are made anew. */
-export const SUMMARY_RULES = 5;
+export const SUMMARY_RULES = 6;
 
 /**
  * What the floor shows of a bicycle, so that it opens without reading every record. A cache: it is keyed by the revision
@@ -51,7 +51,14 @@ export const summary = z.strictObject({
   purpose: z.enum(PURPOSES),
   clockSince: z.string().nullable(),
   drawn: z
-    .strictObject({ marks: z.array(z.tuple([z.string(), z.enum(STATES)])), ceiling: z.number().nullable() })
+    .strictObject({
+      marks: z.array(z.tuple([z.string(), z.enum(STATES)])),
+      ceiling: z.number().nullable(),
+      /** What the law says, and how much stands in the way. */
+      law: z.strictObject({ ready: z.boolean(), blocks: z.number() }).nullable(),
+      /** The day of it. */
+      on: z.string(),
+    })
     .nullable(),
 });
 export type Summary = z.output<typeof summary>;
@@ -135,4 +142,15 @@ export function floorRows(
     money: (a, b) => b.spent - a.spent,
   };
   return kept.sort(by[order]);
+}
+
+/** What a row of the floor says is next. Nothing is sent to be handed over while the law says that it may not go. */
+export function rowNext({ stage, next, sold, drawn }: Pick<Summary, 'stage' | 'next' | 'sold' | 'drawn'>): {
+  stage: Summary['stage'];
+  words: string;
+} {
+  const law = drawn?.law;
+  if (stage !== 'hand-over' || sold || !law || law.ready) return { stage, words: next };
+  const things = law.blocks === 1 ? 'one thing stands' : `${law.blocks} things stand`;
+  return { stage: 'prove', words: `Not ready: ${things} in the way` };
 }

@@ -205,6 +205,26 @@ export function wordsFor(command: Command, before: Bicycle): string {
       return `proof ${command.mark.passed ? 'passed' : 'failed'}`;
     case 'unmarkProof':
       return 'proof taken back';
+    case 'declineJob':
+      return `${command.declined ? 'declined' : 'not declined'}: ${command.job.title}`;
+    case 'leaveOff':
+      return `${plain(command.part).replace('.', ', ')}: ${command.off ? 'left off on purpose' : 'not left off'}`;
+    case 'endFinding':
+      return `${plain(command.ending.check)}: ${command.ending.how === 'removed' ? 'the part is gone' : `cleared by ${command.ending.by}`}`;
+    case 'reopenFinding':
+      return `open again: ${plain(row(before.endings, command.ending)?.check ?? 'a finding')}`;
+    case 'acceptFinding':
+      return `accepted as it is: ${plain(command.acceptance.check)}`;
+    case 'withdrawAcceptance':
+      return `not accepted: ${plain(row(before.acceptances, command.acceptance)?.check ?? 'a finding')}`;
+    case 'recheck':
+      return 'two-minute list';
+    case 'sizeBolt':
+      return command.size === null ? 'the usual size of a bolt' : `bolt of ${command.size}`;
+    case 'goOut':
+      return `goes out: ${{ ready: 'ready', 'as-it-is': 'as it is', parts: 'for its parts' }[command.wayOut.way]}`;
+    case 'comeBack':
+      return 'has not gone out';
     case 'putLine':
       return `${command.line.label} ${amount(command.line.paid)}`;
     case 'removeLine':

@@ -168,40 +168,45 @@ describe('a tab of an older release', () => {
 });
 
 describe('before records are brought up to date', () => {
-  test.each([1, 2, 3, 4, 5])('those of version %i are kept as an export that their release reads', async (version) => {
-    const old = JSON.parse(readFileSync(`tests/fixtures/records-${version}.json`, 'utf8')) as {
-      settings: unknown;
-      stock: unknown[];
-      bicycles: { id: string; schemaVersion: number }[];
-    };
-    const browser = memoryBrowser();
-    for (const bicycle of old.bicycles) browser.database.records.set(bicycle.id, bicycle);
-    browser.database.settings.set('workshop', old.settings);
-    browser.database.settings.set('stock', old.stock);
-    const workshop = browser.tab(1);
-    await workshop.load();
-    const [first] = old.bicycles;
-    await workshop.open(first!.id);
-    workshop.send(first!.id, asking(1));
-    await workshop.settled();
-    expect(browser.database.records.get(first!.id)).toMatchObject({ schemaVersion: SCHEMA_VERSION });
-    const { zip, bicycles } = browser.database.settings.get(KEPT_BEFORE) as KeptBefore;
-    expect(bicycles).toBe(old.bicycles.length);
-    const files = unzipSync(new Uint8Array(await zip.arrayBuffer()));
-    const json = JSON.parse(strFromU8(files['workshop.json']!)) as { bicycles: unknown[] };
-    expect(json.bicycles).toEqual(expect.arrayContaining(old.bicycles));
-    if (version === 5) {
-      const ajv = new Ajv2020({ strict: false });
-      addFormats(ajv);
-      const check = ajv.compile(JSON.parse(readFileSync('tests/fixtures/workshop-5.schema.json', 'utf8')) as object);
-      expect(check(json) ? [] : check.errors).toEqual([]);
-    }
-    // And it comes back into this one.
-    const read = await unpack(zip);
-    expect(read.ok && read.parcel.file.bicycles.map((bicycle) => bicycle.id)).toEqual(
-      expect.arrayContaining(old.bicycles.map((bicycle) => bicycle.id)),
-    );
-  });
+  test.each([1, 2, 3, 4, 5, 6])(
+    'those of version %i are kept as an export that their release reads',
+    async (version) => {
+      const old = JSON.parse(readFileSync(`tests/fixtures/records-${version}.json`, 'utf8')) as {
+        settings: unknown;
+        stock: unknown[];
+        bicycles: { id: string; schemaVersion: number }[];
+      };
+      const browser = memoryBrowser();
+      for (const bicycle of old.bicycles) browser.database.records.set(bicycle.id, bicycle);
+      browser.database.settings.set('workshop', old.settings);
+      browser.database.settings.set('stock', old.stock);
+      const workshop = browser.tab(1);
+      await workshop.load();
+      const [first] = old.bicycles;
+      await workshop.open(first!.id);
+      workshop.send(first!.id, asking(1));
+      await workshop.settled();
+      expect(browser.database.records.get(first!.id)).toMatchObject({ schemaVersion: SCHEMA_VERSION });
+      const { zip, bicycles } = browser.database.settings.get(KEPT_BEFORE) as KeptBefore;
+      expect(bicycles).toBe(old.bicycles.length);
+      const files = unzipSync(new Uint8Array(await zip.arrayBuffer()));
+      const json = JSON.parse(strFromU8(files['workshop.json']!)) as { bicycles: unknown[] };
+      expect(json.bicycles).toEqual(expect.arrayContaining(old.bicycles));
+      if (version >= 5) {
+        const ajv = new Ajv2020({ strict: false });
+        addFormats(ajv);
+        const check = ajv.compile(
+          JSON.parse(readFileSync(`tests/fixtures/workshop-${version}.schema.json`, 'utf8')) as object,
+        );
+        expect(check(json) ? [] : check.errors).toEqual([]);
+      }
+      // And it comes back into this one.
+      const read = await unpack(zip);
+      expect(read.ok && read.parcel.file.bicycles.map((bicycle) => bicycle.id)).toEqual(
+        expect.arrayContaining(old.bicycles.map((bicycle) => bicycle.id)),
+      );
+    },
+  );
 
   test('it is done once, and not where there is nothing old', async () => {
     const browser = memoryBrowser();
@@ -210,7 +215,7 @@ describe('before records are brought up to date', () => {
     expect(browser.database.settings.get('raised')).toBe(SCHEMA_VERSION);
   });
 
-  test.each([1, 2, 3, 4, 5])('a journal of version %i is replayed onto its records', async (version) => {
+  test.each([1, 2, 3, 4, 5, 6])('a journal of version %i is replayed onto its records', async (version) => {
     const old = JSON.parse(readFileSync(`tests/fixtures/records-${version}.json`, 'utf8')) as {
       bicycles: { id: string }[];
       journal: { id: string; bicycle: string }[];
@@ -228,7 +233,7 @@ describe('before records are brought up to date', () => {
     expect(browser.storage.length).toBe(0);
   });
 
-  test.each([2, 3, 4, 5])('an export of version %i is read whole', async (version) => {
+  test.each([2, 3, 4, 5, 6])('an export of version %i is read whole', async (version) => {
     const read = await unpack(new Blob([readFileSync(`tests/fixtures/export-${version}.zip`)]));
     expect(read.ok && read.parcel.file.bicycles.length).toBeGreaterThan(2);
     expect(read.ok && read.parcel.blobs.map(({ id }) => id)).toEqual(['p1', 'p1:small']);

@@ -29,6 +29,8 @@ export interface ProposedJob {
   rule: string;
   title: string;
   place: string;
+  /** The check whose finding calls for it; null where the brief does. */
+  check: string | null;
   why: string;
   /** The finding in words, so that a proposal can be argued with. */
   because: string;
@@ -53,6 +55,7 @@ function proposal(rule: JobRule, finding: Found | null, { brief, kind }: Questio
     rule: any ? `${rule.id}:${finding!.check}` : rule.id,
     title: any ? rule.title.replace('{label}', finding!.label.toLowerCase()) : rule.title,
     place: any ? finding!.place : rule.place,
+    check: finding?.check ?? null,
     why: rule.why,
     because: finding ? `${finding.label}: ${finding.reasons[0] ?? finding.verdict}` : `Brief: ${brief}.`,
     need: rule.need,

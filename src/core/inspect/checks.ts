@@ -24,6 +24,8 @@ export interface Check {
   limit: { part: string; check: string } | null;
   unit: string | null;
   siblings: string | null;
+  /** Whether it stops, steers or carries. */
+  safety: 'stops' | 'steers' | 'carries' | null;
   dirt: boolean;
   outcomes: Outcome[];
 }
@@ -42,6 +44,7 @@ export const checks: Check[] = checkTable.map((line) => ({
   limit: line.part && line.row ? { part: line.part, check: line.row } : null,
   unit: line.unit,
   siblings: line.siblings,
+  safety: line.safety,
   dirt: line.dirt === 'yes',
   outcomes: outcomeTable
     .filter((row) => row.check === line.id)

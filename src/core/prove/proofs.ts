@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { appliesTo, type BicycleKind } from '../bicycle';
 import json from './proofs.json';
 
 z.config({ jitless: true });
@@ -8,9 +9,22 @@ const proofRow = z.strictObject({
   label: z.string(),
   how: z.string(),
   place: z.string(),
-  safetyCritical: z.boolean(),
+  /** Done at the stand, or on a short ride. */
+  kind: z.enum(['stand', 'ride']),
+  /** Whether the bicycle may not go out ready without it; the rest is of quality. */
+  safety: z.boolean(),
+  /** Brakes and steering: signed by another person where the house rule asks. */
+  second: z.boolean(),
+  applies: z.string().nullable(),
+  /** Places that it was signed for: work on one of them reopens it. */
+  leansOn: z.array(z.string()),
 });
 export type Proof = z.output<typeof proofRow>;
 
-/** What is proved before a bicycle goes out. */
+/** Everything that may be proved before a bicycle goes out: at the stand first, then on the road, safety before quality. */
 export const proofs: Proof[] = z.array(proofRow).parse(json);
+
+/** The proofs of this bicycle. Example: one without gears is not asked whether it shifts well. */
+export function proofsFor(kind: BicycleKind): Proof[] {
+  return proofs.filter((proof) => appliesTo(kind, proof.applies));
+}

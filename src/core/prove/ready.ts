@@ -1,96 +1,312 @@
-import { placeLabel, type StateId } from '../vocabulary/vocabulary';
+import { defineCalculator } from '../calculator';
+import { atLeast } from '../numbers';
+import { row, type Judged } from '../verdict';
+import { readyInput, type ReadyQuestion } from './readyInput';
 
-export interface ReadyQuestion {
-  findings: { check: string; label: string; place: string; state: StateId; again?: boolean }[];
-  bolts: {
-    id: string;
-    label: string;
-    safetyCritical: boolean;
-    torqueMinNm: number | null;
-    torqueMaxNm: number | null;
-  }[];
-  signed: { bolt: string; judgement: 'within' | 'under' | 'over' | 'by feel' | 'no figure' }[];
-  proofs: { id: string; label: string; safetyCritical: boolean }[];
-  proved: { proof: string; passed: boolean }[];
-  /** What was put together "for now" and not tightened since. */
-  loose?: { id: string; label: string }[];
-  /** Complaints that are still open, each with whether what leads is unsafe. */
-  complaints?: { id: string; label: string; unsafe: boolean }[];
-}
+/** The stage at which a missing thing is put right. */
+export type ReadyStage = 'look-over' | 'decide' | 'strip' | 'clean' | 'overhaul' | 'rebuild' | 'prove';
+
+/** Every kind of thing that may be missing, gravest first: the order in which they are told. */
+export const MISSING_KINDS = [
+  'unsafe',
+  'complaint',
+  'loose',
+  'part-out',
+  'tray-open',
+  'left-off',
+  'bearing',
+  'torque',
+  'reopened',
+  'unsigned',
+  'wrench-asked',
+  'hold-test',
+  'second-eyes',
+  'proof-failed',
+  'proof-reopened',
+  'proof',
+  'aged',
+  'unaccepted',
+  'job',
+  'not-looked-at',
+  'again',
+] as const;
+export type MissingKind = (typeof MISSING_KINDS)[number];
 
 export interface Missing {
-  kind: 'unsafe' | 'complaint' | 'loose' | 'failed' | 'torque' | 'unsigned' | 'not-looked-at' | 'again';
+  kind: MissingKind;
+  /** The finding, tray, job, bolt or proof that it is of. */
   id: string;
   words: string;
   /** A bicycle is not ready while a blocking one stands. */
   blocks: boolean;
+  stage: ReadyStage;
 }
 
-export interface Ready {
+export interface Ready extends Judged<'ready' | 'not-ready'> {
   ready: boolean;
+  /** Everything that is open, what blocks first. */
   missing: Missing[];
 }
 
-/**
- * Whether a bicycle may be called ready, and what is missing, gravest first. One law: an open unsafe finding, a failed
- * proof, something that is loosely assembled, a safety-critical bolt that is unsigned or outside its band, or a safety-critical proof that is unsigned,
- * is never ready. What was not looked at is asked for again.
- *
- * Source: workshop consensus. It certifies nothing: it lists what a person has and has not signed.
- */
-export function readiness(question: ReadyQuestion): Ready {
-  const missing: Missing[] = [];
-  for (const finding of question.findings) {
-    if (finding.state === 'unsafe')
-      missing.push({ kind: 'unsafe', id: finding.check, words: `${finding.label}: unsafe as last seen`, blocks: true });
-  }
-  for (const { id, label, unsafe } of question.complaints ?? [])
-    missing.push({
-      kind: 'complaint',
-      id,
-      words: `${label}: ${unsafe ? 'unsafe, and not settled' : 'not settled'}`,
-      blocks: unsafe,
-    });
-  for (const { id, label } of question.loose ?? [])
-    missing.push({ kind: 'loose', id, words: `${label}: put together loosely for now`, blocks: true });
-  const lastProof = new Map(question.proved.map((entry) => [entry.proof, entry.passed]));
-  const lastSigned = new Map(question.signed.map((entry) => [entry.bolt, entry.judgement]));
-  for (const proof of question.proofs) {
-    const passed = lastProof.get(proof.id);
-    if (passed === false) missing.push({ kind: 'failed', id: proof.id, words: `${proof.label}: failed`, blocks: true });
-    if (passed === undefined)
-      missing.push({
-        kind: 'unsigned',
-        id: proof.id,
-        words: `${proof.label}: not signed`,
-        blocks: proof.safetyCritical,
-      });
-  }
-  for (const bolt of question.bolts) {
-    const judgement = lastSigned.get(bolt.id);
-    if (judgement === undefined)
-      missing.push({ kind: 'unsigned', id: bolt.id, words: `${bolt.label}: not signed`, blocks: bolt.safetyCritical });
-    if (judgement === 'under' || judgement === 'over') {
-      missing.push({
-        kind: 'torque',
-        id: bolt.id,
-        words: `${bolt.label}: signed ${judgement} its band of ${bolt.torqueMinNm} to ${bolt.torqueMaxNm} N·m`,
-        blocks: bolt.safetyCritical,
-      });
+/** A proof holds for four weeks, then a two-minute list is gone through again. */
+const HOLDS_DAYS = 28;
+const DAY_MS = 86_400_000;
+
+type Tell = (kind: MissingKind, id: string, words: string, blocks: boolean, stage: ReadyStage) => void;
+type Row<List extends keyof ReadyQuestion> = ReadyQuestion[List] extends (infer Each)[] ? Each : never;
+
+const plural = (count: number, word: string) => `${count} ${word}${count === 1 ? '' : 's'}`;
+
+function tellFindings({ findings, unlooked, complaints }: ReadyQuestion, tell: Tell): void {
+  for (const { id, label, state, safety, ended, again, accepted } of findings) {
+    if (!ended && state === 'unsafe') tell('unsafe', id, `${label}: unsafe as last seen`, true, 'look-over');
+    if (!ended && (state === 'service' || state === 'replace')) {
+      const word = state === 'service' ? 'wants service' : 'is to be replaced';
+      if (accepted)
+        tell('unaccepted', id, `${label}: ${word}; accepted by ${accepted.by || 'nobody named'}`, false, 'look-over');
+      else if (safety)
+        tell('unaccepted', id, `${label}: ${word}, and nobody has accepted it as it is`, true, 'look-over');
+      else tell('unaccepted', id, `${label}: ${word}`, false, 'look-over');
     }
+    if (state === 'not-looked-at') tell('not-looked-at', id, `${label}: not looked at`, false, 'look-over');
+    else if (again && !ended) tell('again', id, `${label}: look again, it is clean now`, false, 'look-over');
   }
-  for (const place of new Set(question.findings.map((finding) => finding.place))) {
-    const here = question.findings.filter((finding) => finding.place === place);
-    if (here.every((finding) => finding.state === 'not-looked-at'))
-      missing.push({ kind: 'not-looked-at', id: place, words: `${placeLabel(place)}: not looked at`, blocks: false });
-    else if (here.some((finding) => finding.again))
-      missing.push({
-        kind: 'again',
-        id: place,
-        words: `${placeLabel(place)}: look again, it is clean now`,
-        blocks: false,
-      });
-  }
-  missing.sort((a, b) => Number(b.blocks) - Number(a.blocks));
-  return { ready: missing.every((item) => !item.blocks), missing };
+  for (const { id, label, safety } of unlooked)
+    tell('not-looked-at', id, `${label}: not looked at`, safety, 'look-over');
+  for (const { id, label, unsafe } of complaints)
+    tell('complaint', id, `${label}: ${unsafe ? 'unsafe, and not settled' : 'not settled'}`, unsafe, 'look-over');
 }
+
+function tellTrays({ trays, jobs, bearings }: ReadyQuestion, tell: Tell): void {
+  for (const { id, label, out, missing, inBath, loose, leftOff } of trays) {
+    if (loose) tell('loose', id, `${label}: together only for now`, true, 'rebuild');
+    if (out + missing + inBath > 0) {
+      const parts = [
+        ...(out ? [`${plural(out, 'part')} out`] : []),
+        ...(missing ? [`${missing} missing`] : []),
+        ...(inBath ? [`${inBath} in the bath`] : []),
+      ].join(', ');
+      tell('tray-open', id, `${label}: ${parts}`, true, out + missing === 0 ? 'clean' : 'strip');
+    }
+    const grave = leftOff.filter((part) => part.safety);
+    const told = grave.length > 0 ? grave : leftOff;
+    if (told.length > 0)
+      tell(
+        'left-off',
+        id,
+        `${label}: left off: ${told.map((part) => part.label).join(', ')}`,
+        grave.length > 0,
+        'strip',
+      );
+  }
+  for (const { id, label, needed, unsafe, done, declined } of jobs) {
+    if (done) continue;
+    const blocks = needed && (unsafe || !declined);
+    const words = declined
+      ? `${label}: declined by ${declined.by || 'nobody named'}${unsafe ? ', and unsafe cannot be declined' : ''}`
+      : `${label}: ${needed ? 'needed, not done' : 'not done'}`;
+    tell('job', id, words, blocks, 'decide');
+  }
+  for (const { id, label, opened, closed, after } of bearings) {
+    if (!opened || (closed && after)) continue;
+    tell(
+      'bearing',
+      id,
+      `${label}: ${closed ? 'closed, and not felt since' : 'opened, and not closed'}`,
+      true,
+      'overhaul',
+    );
+  }
+}
+
+type ChangeKind = ReadyQuestion['changes'][number]['kind'];
+
+/** When something was last done to a bolt or a place; −∞ for never. */
+interface LastChanges {
+  set(bolt: string): number;
+  at(kinds: ChangeKind[], places: string[]): number;
+}
+
+function lastChanges(changes: ReadyQuestion['changes']): LastChanges {
+  const last = new Map<string, number>();
+  const keyOf = (kind: ChangeKind, of: string) => `${kind} ${of}`;
+  for (const { kind, bolt, place, at } of changes) {
+    const key = keyOf(kind, kind === 'set' ? (bolt ?? '') : place);
+    last.set(key, Math.max(last.get(key) ?? -Infinity, Date.parse(at)));
+  }
+  const when = (kind: ChangeKind, of: string) => last.get(keyOf(kind, of)) ?? -Infinity;
+  return {
+    set: (bolt) => when('set', bolt),
+    at: (kinds, places) => Math.max(-Infinity, ...kinds.flatMap((kind) => places.map((of) => when(kind, of)))),
+  };
+}
+
+/** What keeps a bolt from being signed as the law asks: each as kind and words. */
+function boltTroubles(bolt: Row<'bolts'>, rules: ReadyQuestion['rules'], last: LastChanges): [MissingKind, string][] {
+  const { id, label, place, signed, minNm, maxNm } = bolt;
+  if (bolt.partOut) return [['part-out', `${label}: its part is not back in`]];
+  if (!signed) return [['unsigned', `${label}: not signed`]];
+  const since = Date.parse(signed.at);
+  const later = last.set(id) > since || last.at(['off', 'renewed'], [place]) > since;
+  if (later) return [['reopened', `${label}: worked on since it was signed`]];
+  const told: [MissingKind, string][] = [];
+  const { how, valueNm, holdTest, by } = signed;
+  if (how === 'wrench') {
+    const inside =
+      (minNm === null || (valueNm !== null && atLeast(valueNm, minNm))) &&
+      (maxNm === null || (valueNm !== null && atLeast(maxNm, valueNm)));
+    if (!inside)
+      told.push([
+        'torque',
+        `${label}: ${valueNm ?? 'no'} N·m by wrench, and its band is ${minNm ?? 0} to ${maxNm ?? '…'} N·m`,
+      ]);
+  } else {
+    // A lever or a catch has no figure that a wrench could show.
+    if (bolt.wrenchAsked || (rules.wrenchEverywhere && maxNm !== null))
+      told.push(['wrench-asked', `${label}: by feel, where the wrench is asked for`]);
+    if (!holdTest) told.push(['hold-test', `${label}: by feel, and its hold was not tried`]);
+  }
+  if (wantsSecondEyes(bolt, by, rules))
+    told.push(['second-eyes', `${label}: signed by whoever did it; another person signs it too`]);
+  return told;
+}
+
+function wantsSecondEyes(
+  { second, doneBy }: { second: boolean; doneBy?: string | undefined },
+  by: string | undefined,
+  rules: ReadyQuestion['rules'],
+): boolean {
+  return rules.secondEyes && second && (doneBy === undefined || doneBy === by);
+}
+
+function tellProof(proof: Row<'proofs'>, rules: ReadyQuestion['rules'], last: LastChanges, tell: Tell): void {
+  const { id, label, kind, safety, result, at, by, accepted, leansOn } = proof;
+  if (result === 'failed') {
+    const words = accepted ? `${label}: failed, and accepted by ${accepted.by || 'nobody named'}` : `${label}: failed`;
+    return tell('proof-failed', id, words, safety || !accepted, 'prove');
+  }
+  if (result === null) return tell('proof', id, `${label}: not signed`, safety, 'prove');
+  const since = at === undefined ? -Infinity : Date.parse(at);
+  const matters: ChangeKind[] = kind === 'stand' ? ['off', 'adjusted', 'renewed'] : ['renewed'];
+  const later = last.at(matters, leansOn) > since;
+  if (later)
+    tell(
+      'proof-reopened',
+      id,
+      `${label}: ${kind === 'ride' ? 'renewed since: a short ride again' : 'worked on since it was signed'}`,
+      safety,
+      'prove',
+    );
+  if (safety && wantsSecondEyes(proof, by, rules))
+    tell('second-eyes', id, `${label}: signed by whoever did it; another person signs it too`, true, 'prove');
+}
+
+/** The oldest passed proof of safety when it, and the two-minute list, lie further back than a proof holds. */
+function agedProof({ today, proofs, recheck }: ReadyQuestion): { id: string; since: string } | null {
+  const passed = proofs.flatMap(({ id, safety, result, at }) =>
+    safety && result === 'passed' && at ? [{ id, at }] : [],
+  );
+  const [oldest] = passed.sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+  if (!oldest) return null;
+  const last = recheck && Date.parse(recheck.at) > Date.parse(oldest.at) ? recheck.at : oldest.at;
+  const since = new Date(Date.parse(last)).toISOString().slice(0, 10);
+  return (Date.parse(today) - Date.parse(since)) / DAY_MS > HOLDS_DAYS ? { id: oldest.id, since } : null;
+}
+
+/**
+ * The law of ready: whether a bicycle may be called ready, and everything that is missing, what blocks first. It is
+ * ready when nothing blocks: nothing unsafe, nothing out of its tray or together only for now, no needed job undone, no
+ * bearing left open, nothing that stops, steers or carries left unlooked, unaccepted, unsigned or unproved, and no proof
+ * older than what it leans on, or than four weeks.
+ *
+ * Units: N·m; moments UTC, days as dates. At a limit counts as inside. Errors: what the schema refuses.
+ * Source: workshop consensus. It certifies nothing: it counts what people have and have not signed.
+ * Example: `{ today: '2026-11-27', bolts: [{ id: 'stem', label: 'Stem', place: 'stem', safety: true }] }` is not ready:
+ * the stem is not signed.
+ */
+function run(question: ReadyQuestion): Ready {
+  const found = new Map<string, Missing>();
+  const tell: Tell = (kind, id, words, blocks, stage) => {
+    const key = `${kind} ${id}`;
+    const known = found.get(key);
+    // Each once per id and kind, and never less gravely than it was told first.
+    if (!known || (blocks && !known.blocks)) found.set(key, { kind, id, words, blocks, stage });
+  };
+  tellFindings(question, tell);
+  tellTrays(question, tell);
+  const last = lastChanges(question.changes);
+  for (const bolt of question.bolts)
+    for (const [kind, words] of boltTroubles(bolt, question.rules, last))
+      tell(kind, bolt.id, words, bolt.safety, 'rebuild');
+  for (const proof of question.proofs) tellProof(proof, question.rules, last, tell);
+  const aged = agedProof(question);
+  if (aged)
+    tell('aged', aged.id, `Proved ${aged.since}, over four weeks ago: go through the two-minute list`, true, 'prove');
+
+  const rank = (item: Missing) => (item.blocks ? 0 : MISSING_KINDS.length) + MISSING_KINDS.indexOf(item.kind);
+  const missing = [...found.values()].sort((a, b) => rank(a) - rank(b));
+  const blocking = missing.filter((item) => item.blocks);
+  const ready = blocking.length === 0;
+  const open = missing.length - blocking.length;
+  return {
+    ready,
+    verdict: ready ? 'ready' : 'not-ready',
+    missing,
+    reasons: [
+      ready
+        ? 'Ready, as far as it was signed.'
+        : `${plural(blocking.length, 'thing')} ${blocking.length === 1 ? 'stands' : 'stand'} in the way; first: ${blocking[0]!.words}.`,
+      ...(open > 0
+        ? [`${plural(open, 'thing')} more to ask about, which ${open === 1 ? 'does' : 'do'} not stand in the way.`]
+        : []),
+      'This counts what people have signed; it certifies nothing.',
+    ],
+    working: [
+      row('b', 'what blocks', blocking.length),
+      row('o', 'open besides', open),
+      row('n', 'asked about: findings, places, trays, complaints, jobs, bearings, bolts, proofs', asked(question)),
+    ],
+  };
+}
+
+function asked(question: ReadyQuestion): number {
+  const { findings, unlooked, trays, complaints, jobs, bearings, bolts, proofs } = question;
+  return [findings, unlooked, trays, complaints, jobs, bearings, bolts, proofs].reduce(
+    (sum, rows) => sum + rows.length,
+    0,
+  );
+}
+
+export const proveReady = defineCalculator({
+  id: 'prove.ready',
+  title: 'Whether a bicycle is ready, and what is missing',
+  example: {
+    today: '2026-11-27',
+    findings: [{ id: 'frame', label: 'Frame', place: 'frame', state: 'fine', safety: true }],
+    bolts: [
+      {
+        id: 'stem',
+        label: 'Stem',
+        place: 'stem',
+        safety: true,
+        minNm: 16,
+        maxNm: 24,
+        signed: { how: 'wrench', valueNm: 20, at: '2026-11-27T10:00:00Z', by: 'Ada' },
+      },
+    ],
+    proofs: [
+      {
+        id: 'brakes',
+        label: 'Brakes hold',
+        kind: 'stand',
+        safety: true,
+        leansOn: ['brake.front'],
+        result: 'passed',
+        at: '2026-11-27T11:00:00Z',
+        by: 'Ada',
+      },
+    ],
+  },
+  input: readyInput,
+  run,
+});

@@ -3,6 +3,7 @@ import { bicycleKind, type BicycleKind } from '../bicycle';
 import { defineCalculator } from '../calculator';
 import { FASTENERS } from '../strip/data/threadHands';
 import planJson from './boltPlan.json';
+import holdsJson from './holdTests.json';
 import { torqueTable } from './data/torque';
 
 const plannedBolt = z.strictObject({
@@ -12,6 +13,8 @@ const plannedBolt = z.strictObject({
   row: z.strictObject({ place: z.string(), fastener: z.string(), fastenerSize: z.string().nullable() }),
   fastener: z.enum(FASTENERS).nullable(),
   side: z.enum(['left', 'right']).nullable(),
+  /** Where a feel is not enough: clamped carbon, a steerer's clamp, a faceplate. */
+  wrench: z.boolean(),
   when: z.record(z.string(), z.array(z.union([z.string(), z.boolean()]))),
 });
 
@@ -34,6 +37,10 @@ export interface Bolt {
   safetyCritical: boolean;
   /** Where a feel is not enough and the wrench is asked for. */
   wrenchAsked: boolean;
+  /** Brakes and steering: signed by another person where the house rule asks. */
+  second: boolean;
+  /** How its hold is tried where it is signed by feel. */
+  holdTest: string;
   notes: string | null;
   fastener: (typeof FASTENERS)[number] | null;
   side: 'left' | 'right' | null;
@@ -41,7 +48,10 @@ export interface Bolt {
   confidence: 'high' | 'medium' | 'low';
 }
 
-const WRENCH_PLACES = ['stem', 'bars', 'crank.left', 'crank.right', 'brake.front', 'brake.rear'];
+const holds = z.record(z.string(), z.string()).parse(holdsJson);
+const ANY_HOLD = 'Try to move it by hand, the way the ride will: it stays.';
+/** Places of braking and steering. */
+const SECOND = /^(stem|bars|headset|fork|brake-lever|brake|pads|disc)(\.|$)/;
 
 function belongs(when: Record<string, (string | boolean)[]>, kind: BicycleKind): boolean {
   return Object.entries(when).every(([key, values]) =>
@@ -77,8 +87,9 @@ function run({ kind }: z.output<typeof input>): { bolts: Bolt[] } {
         preparation: line.preparation,
         hand: line.threadHand,
         safetyCritical: line.safetyCritical === 'yes',
-        wrenchAsked:
-          line.torqueMaxNm !== null && (WRENCH_PLACES.includes(planned.place) || kind.frameMaterial === 'carbon'),
+        wrenchAsked: planned.wrench && line.torqueMaxNm !== null,
+        second: SECOND.test(planned.place),
+        holdTest: holds[planned.place] ?? ANY_HOLD,
         notes: line.sequenceNotes,
         fastener: planned.fastener,
         side: planned.side,

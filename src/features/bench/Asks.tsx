@@ -13,6 +13,7 @@ import { useFindings } from '../bike/useFindings';
 import { EvidenceFields } from '../look-over/EvidenceFields';
 import { observe } from '../look-over/observe';
 import { BallCounter } from '../strip/BallCounter';
+import { useHand } from '../workshop/useHand';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import type { BenchStep } from './steps';
 
@@ -25,6 +26,7 @@ export function Asks({
   bolts,
 }: StageProps & { task: BenchTask; step: BenchStep; bolts: Bolt[] }) {
   const findings = useFindings(bicycle)?.findings ?? [];
+  const { name } = useHand();
   if (step.count) {
     const { side, what } = step.count;
     const tray = trayFor(bicycle, step.place);
@@ -42,7 +44,19 @@ export function Asks({
   if (task === 'torque') {
     const bolt = bolts.find((each) => each.id === step.id);
     const sign = (how: 'wrench' | 'feel', valueNm: number | null) =>
-      send({ type: 'signBolt', signature: { id: newId(), bolt: step.id, how, valueNm, at: new Date().toISOString() } });
+      send({
+        type: 'signBolt',
+        signature: {
+          id: newId(),
+          bolt: step.id,
+          how,
+          valueNm,
+          at: new Date().toISOString(),
+          by: name,
+          // Its hold is told above the key: pressing it says that it was tried.
+          holdTest: how === 'feel',
+        },
+      });
     return (
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'start', flexWrap: 'wrap' }}>
         {bolt?.torqueMaxNm !== null && (
@@ -69,7 +83,7 @@ export function Asks({
           />
         )}
         <Button variant="outlined" size="large" onClick={() => sign('feel', null)} sx={{ minHeight: 60 }}>
-          Sign by feel
+          By feel, and it holds
         </Button>
       </Box>
     );
@@ -78,7 +92,15 @@ export function Asks({
     const mark = (passed: boolean) =>
       send({
         type: 'markProof',
-        mark: { id: newId(), proof: step.id, passed, how: 'by hand', at: new Date().toISOString() },
+        mark: {
+          id: newId(),
+          proof: step.id,
+          passed,
+          how: 'by hand',
+          at: new Date().toISOString(),
+          by: name,
+          accepted: null,
+        },
       });
     return (
       <Box sx={{ display: 'flex', gap: 2 }}>

@@ -80,6 +80,7 @@ describe('the steps of the bench', () => {
       decision: 'keep' as const,
       reason: '',
       approval: null,
+      declined: null,
       done: false,
     };
     const list = steps('jobs', { jobs: [job, { ...job, id: 'j2', decision: 'drop' }] });

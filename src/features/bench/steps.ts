@@ -1,6 +1,6 @@
 import { checksFor } from '@/core/inspect/checks';
 import type { Finding } from '@/core/inspect/lookOver';
-import { proofs } from '@/core/prove/proofs';
+import { proofsFor } from '@/core/prove/proofs';
 import type { Bolt } from '@/core/rebuild/bolts';
 import type { BearingBench } from '@/core/bearings/benchTypes';
 import { ballsDue } from '@/core/bearings/counts';
@@ -159,7 +159,7 @@ function torqueSteps(bicycle: Bicycle, bolts: Bolt[]): BenchStep[] {
         .filter(Boolean)
         .join(' · '),
       tool: bolt.tool,
-      forget: bolt.notes,
+      forget: [bolt.notes, `By feel: ${bolt.holdTest}`].filter(Boolean).join('. '),
       turn: bolt.fastener ? { fastener: bolt.fastener, side: bolt.side, action: 'tighten' as const } : null,
       done: entry !== undefined && entry.judgement !== 'under' && entry.judgement !== 'over',
     };
@@ -168,14 +168,14 @@ function torqueSteps(bicycle: Bicycle, bolts: Bolt[]): BenchStep[] {
 
 function proveSteps(bicycle: Bicycle): BenchStep[] {
   const marks = new Map(bicycle.proofs.map((row) => [row.proof, row]));
-  return proofs.map((proof) => ({
+  return proofsFor(bicycle.kind).map((proof) => ({
     ...NOTHING,
     id: proof.id,
     place: 'frame',
     title: proof.label,
     aside: proof.how,
     large: marks.has(proof.id) ? (marks.get(proof.id)!.passed ? 'Passed' : 'Failed') : null,
-    forget: proof.safetyCritical ? 'The bicycle is not ready without it.' : null,
+    forget: proof.safety ? 'The bicycle is not ready without it.' : null,
     done: marks.get(proof.id)?.passed === true,
   }));
 }

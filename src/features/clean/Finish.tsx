@@ -101,6 +101,7 @@ export function Finish({ bicycle, send }: StageProps) {
         reason: '',
         done: known?.done ?? false,
         approval: known?.approval ?? null,
+        declined: known?.declined ?? null,
       },
     });
   }

@@ -37,7 +37,10 @@ export function Alternatives({
     send({ type: 'decideJob', job: asJob(way) });
     for (const other of ways)
       if (other.rule !== way.rule)
-        send({ type: 'decideJob', job: { ...asJob(other), decision: 'drop', reason: `${way.title} instead` } });
+        send({
+          type: 'decideJob',
+          job: { ...asJob(other), decision: 'drop', reason: `${way.title} instead`, declined: null },
+        });
   };
   return (
     <Box component="li" sx={{ py: 1.5 }}>

@@ -10,7 +10,7 @@ import type { ProposedJob } from '@/core/decide/jobs';
 import type { Appraisal } from '@/core/money/appraise';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Job } from '@/model/record';
-import { decidedInput, workedMinutes } from '@/model/selectors';
+import { decidedInput, jobsInput, workedMinutes } from '@/model/selectors';
 import { newId } from '@/store/browser';
 import { Choices } from '@/ui/Choices';
 import { hours, money, percent } from '@/ui/format';
@@ -65,6 +65,7 @@ function AddJob({ currency, send }: { currency: string } & Pick<StageProps, 'sen
         reason: '',
         done: false,
         approval: null,
+        declined: null,
       },
     });
     setTitle('');
@@ -215,20 +216,9 @@ export function Decide({ bicycle, send }: StageProps) {
   const { currency, labourPerHour, customerPerHour } = useSettings();
   const lookOver = useFindings(bicycle);
   const [tried, setTried] = useState<Record<string, boolean> | null>(null);
-  const findings =
-    lookOver?.findings
-      .filter((finding) => finding.verdict !== null)
-      .map(({ check, label, place, verdict, outcome, reasons }) => ({
-        check,
-        label,
-        place,
-        verdict,
-        outcome,
-        reasons,
-      })) ?? [];
   const { output } = useReckon<{ jobs: ProposedJob[] }>(
     'decide.jobs',
-    lookOver ? { brief: bicycle.brief, kind: bicycle.kind, findings } : null,
+    lookOver && jobsInput(bicycle, lookOver.findings),
   );
   const customer = bicycle.purpose === 'customer';
   const proposed = (output?.jobs ?? []).filter((job) => !customer || job.rule !== 'ordinary');

@@ -86,6 +86,7 @@ export function Estimate({ bicycle, send, proposed }: StageProps & { proposed: P
   const settings = useSettings();
   const { currency, customerPerHour } = settings;
   const lines = estimateLines(bicycle, proposed, customerPerHour);
+  const today = useToday();
   const answer = (line: EstimateLine, said: 'yes' | 'no' | null, words: string) => {
     const known = bicycle.jobs.find((job) => job.id === line.id);
     const source = proposed.find((job) => job.rule === line.id);
@@ -100,6 +101,7 @@ export function Estimate({ bicycle, send, proposed }: StageProps & { proposed: P
         approval,
         decision: said === 'no' ? 'drop' : 'keep',
         reason: said === 'no' ? 'The owner declined' : '',
+        declined: said === 'no' ? { by: bicycle.customer.slice(0, 80), on: today, words } : null,
       },
     });
   };
@@ -111,7 +113,6 @@ export function Estimate({ bicycle, send, proposed }: StageProps & { proposed: P
   const declined = lines.filter((line) => line.approval?.answer === 'no');
   const whole = sum(lines.filter((line) => line.need === 'needed'));
   const agreed = sum(approved);
-  const today = useToday();
   const save = () =>
     saveFile(
       new Blob([estimateText(bicycle, lines, settings, dayOf(today))], { type: 'text/plain;charset=utf-8' }),

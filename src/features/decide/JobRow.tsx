@@ -4,8 +4,10 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { Job } from '@/model/record';
-import { hours, money } from '@/ui/format';
+import { dayOf, hours, money } from '@/ui/format';
 import { FromStock } from '../stock/FromStock';
+import { useHand } from '../workshop/useHand';
+import { useToday } from '../workshop/useToday';
 import type { StageProps } from '../workshop/WorkshopProvider';
 
 const DROP_REASONS = ['Leave well alone', 'Not worth it here', 'The buyer will do it', 'Done already'];
@@ -34,8 +36,14 @@ export function JobRow({
 } & Pick<StageProps, 'send'>) {
   const [asking, setAsking] = useState(false);
   const [reason, setReason] = useState('');
+  const { name } = useHand();
+  const today = useToday();
   const drop = (words: string) => {
-    send({ type: 'decideJob', job: { ...(decided ?? job), decision: 'drop', reason: words.slice(0, 2000) } });
+    const reason = words.slice(0, 2000);
+    send({
+      type: 'decideJob',
+      job: { ...(decided ?? job), decision: 'drop', reason, declined: { by: name, on: today, words: reason } },
+    });
     setAsking(false);
     setReason('');
   };
@@ -65,7 +73,12 @@ export function JobRow({
               {words}
             </Box>
           ))}
-          {decided?.decision === 'drop' && <Box sx={{ fontSize: '0.9rem' }}>Dropped: {decided.reason}</Box>}
+          {decided?.decision === 'drop' && (
+            <Box sx={{ fontSize: '0.9rem' }}>
+              Dropped: {decided.reason}
+              {decided.declined && ` (${decided.declined.by || 'nobody named'}, ${dayOf(decided.declined.on)})`}
+            </Box>
+          )}
           {decided?.approval && (
             <Box sx={{ fontSize: '0.9rem', fontWeight: 620 }}>
               {decided.approval.answer === 'yes' ? 'Approved by the owner' : 'Declined by the owner'}
@@ -104,7 +117,9 @@ export function JobRow({
             size="small"
             aria-pressed={decided?.decision === 'keep'}
             variant={decided?.decision === 'keep' ? 'contained' : 'outlined'}
-            onClick={() => send({ type: 'decideJob', job: { ...(decided ?? job), decision: 'keep', reason: '' } })}
+            onClick={() =>
+              send({ type: 'decideJob', job: { ...(decided ?? job), decision: 'keep', reason: '', declined: null } })
+            }
           >
             {decided?.decision === 'keep' ? 'Kept' : 'Keep'}
           </Button>

@@ -4,5 +4,17 @@ import type { Job } from '@/model/record';
 /** A proposal as a job that is kept. */
 export function asJob(proposed: ProposedJob): Job {
   const { rule, title, place, minutes, parts } = proposed;
-  return { id: rule, rule, title, place, minutes, parts, decision: 'keep', reason: '', done: false, approval: null };
+  return {
+    id: rule,
+    rule,
+    title,
+    place,
+    minutes,
+    parts,
+    decision: 'keep',
+    reason: '',
+    done: false,
+    approval: null,
+    declined: null,
+  };
 }

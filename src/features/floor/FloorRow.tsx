@@ -6,7 +6,7 @@ import UnarchiveOutlined from '@mui/icons-material/UnarchiveOutlined';
 import Link from 'next/link';
 import { memo } from 'react';
 import { stateLabel } from '@/core/vocabulary/vocabulary';
-import type { Summary } from '@/model/summary';
+import { rowNext, type Summary } from '@/model/summary';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
 import { clockTime, dayOf, hours, money } from '@/ui/format';
 import { stateColour } from '@/ui/StateMark';
@@ -80,6 +80,7 @@ export const FloorRow = memo(function FloorRow({
   useDrawnRow(row);
   const nowMs = minute * 60_000;
   const marks = row.drawn?.marks ?? [];
+  const next = rowNext(row);
   const worst = marks.filter(([, state]) => state === 'unsafe').length;
   return (
     <Box
@@ -96,7 +97,7 @@ export const FloorRow = memo(function FloorRow({
     >
       <Box
         component={Link}
-        href={`/bike?id=${encodeURIComponent(row.id)}&stage=${row.stage}`}
+        href={`/bike?id=${encodeURIComponent(row.id)}&stage=${next.stage}`}
         prefetch={false}
         sx={{
           flex: 1,
@@ -129,7 +130,7 @@ export const FloorRow = memo(function FloorRow({
         </Box>
         <Box sx={{ gridColumn: { xs: '1 / -1', md: 'auto' }, minWidth: 0 }}>
           <Box sx={{ color: 'primary.main', fontWeight: 640 }}>
-            {STAGE_LABELS[row.stage]} · {row.next}
+            {STAGE_LABELS[next.stage]} · {next.words}
             {row.nextMinutes !== null && (
               <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
                 , from {hours(row.nextMinutes)}
@@ -138,6 +139,9 @@ export const FloorRow = memo(function FloorRow({
           </Box>
           <Box sx={{ fontSize: '0.88rem' }}>
             {worst > 0 && <Box sx={{ color: stateColour('unsafe'), fontWeight: 620 }}>{worst} unsafe as last seen</Box>}
+            {row.drawn?.law?.ready && !row.sold && (
+              <Box sx={{ color: stateColour('fine'), fontWeight: 620 }}>Ready, as far as it was signed</Box>
+            )}
             {row.timers.map((timer) => (
               <Box
                 key={timer.id}

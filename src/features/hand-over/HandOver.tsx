@@ -21,6 +21,7 @@ import { MoneyLines } from './MoneyLines';
 import { saveServices } from '../overhaul/serviceCalendar';
 import { useServices } from '../overhaul/useServices';
 import { PrintSheet } from './PrintSheet';
+import { WaysOut } from './WaysOut';
 import { Disclosure } from '@/ui/Disclosure';
 
 function Earned({ bicycle }: Pick<StageProps, 'bicycle'>) {
@@ -75,6 +76,7 @@ export function HandOver({ bicycle, send }: StageProps) {
   return (
     <>
       <Box className="no-print">
+        <WaysOut bicycle={bicycle} send={send} ready={ready} />
         <Section title="What it earned">
           <Earned bicycle={bicycle} />
         </Section>

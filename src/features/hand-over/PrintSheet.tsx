@@ -2,16 +2,18 @@
 import Box from '@mui/material/Box';
 import { roundVerdict } from '@/core/bearings/round';
 import type { LookOver } from '@/core/inspect/lookOver';
-import { proofs } from '@/core/prove/proofs';
+import { proofsFor } from '@/core/prove/proofs';
 import type { Ready } from '@/core/prove/ready';
 import type { Bolt } from '@/core/rebuild/bolts';
 import { SEEN_WORDS } from '@/core/inspect/seenAs';
 import { ballRowLabel } from '@/core/strip/tray';
 import { placeLabel, stateLabel } from '@/core/vocabulary/vocabulary';
 import type { Bicycle, Tray } from '@/model/record';
+import { acceptedWords, lastWayOut, proofMarkOf, wasReadyOn } from '@/model/proving';
 import { signedBolts } from '@/model/selectors';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
 import { dayOf } from '@/ui/format';
+import { OpenList } from '../prove/OpenList';
 
 function Part({ title, children }: { title: string; children: React.ReactNode }) {
   return (
@@ -74,6 +76,19 @@ function Bearing({ tray, dueOn }: { tray: Tray; dueOn: string | null }) {
   );
 }
 
+/** Whether it may be ridden, at the head of the sheet. */
+function standing(bicycle: Bicycle, ready: Ready): string {
+  const blocking = ready.missing.filter((item) => item.blocks);
+  if (ready.ready) return 'Proved and signed as listed below.';
+  const was = blocking.every((item) => item.kind === 'aged') ? wasReadyOn(bicycle) : null;
+  if (was) return `Was ready on ${dayOf(was)}; look it over again before it is ridden.`;
+  const open = `${blocking.length} ${blocking.length === 1 ? 'point stands' : 'points stand'} open`;
+  const gone = lastWayOut(bicycle);
+  return gone && gone.way !== 'ready'
+    ? `Not roadworthy, not to be ridden: ${open}.`
+    : `Not ready: ${open}. Not to be ridden until they are closed.`;
+}
+
 /** The sheet that goes with the bicycle: found, done, measured, torqued. No price stands on it. */
 export function PrintSheet({
   bicycle,
@@ -102,6 +117,9 @@ export function PrintSheet({
     .filter((place) => findings.every((each) => each.place !== place || each.state === 'not-looked-at'))
     .map(placeLabel);
   const blocking = ready.missing.filter((item) => item.blocks);
+  const out = lastWayOut(bicycle);
+  const labels = new Map(findings.map((finding) => [finding.check, finding.label]));
+  const accepted = acceptedWords(bicycle, (check) => labels.get(check) ?? check);
   return (
     <Box
       id="sheet"
@@ -126,14 +144,27 @@ export function PrintSheet({
           <Box>
             {workshop}, {dayOf(today)}
           </Box>
-          <Box sx={{ mt: 1, fontWeight: 620 }}>
-            {ready.ready
-              ? 'Proved and signed as listed below.'
-              : `Not ready: ${blocking.length} ${blocking.length === 1 ? 'point stands' : 'points stand'} open. Not to be ridden until they are closed.`}
-          </Box>
+          <Box sx={{ mt: 1, fontWeight: 620 }}>{standing(bicycle, ready)}</Box>
+          {out?.way === 'as-it-is' && (
+            <Box sx={{ mt: 0.5 }}>
+              Taken as it is by {out.to}
+              {out.toldOn && `, who was told on ${dayOf(out.toldOn)} what stands open`}.
+            </Box>
+          )}
         </Box>
         <BicycleDrawing kind={bicycle.kind} label="" quiet />
       </Box>
+      {!ready.ready && blocking.length > 0 && (
+        <Part title="What stands open, and hinders riding">
+          <OpenList items={blocking} />
+        </Part>
+      )}
+      {out?.packed && (
+        <Part title="Packed for carriage: put together before the first ride">
+          Bars and stem, pedals (the left one has a left-hand thread), front wheel, saddle height. Tighten them to the
+          figures below, then brakes at walking pace. Whoever is not sure has it done by a workshop.
+        </Part>
+      )}
       <Part title="Found">
         <table>
           <tbody>
@@ -157,9 +188,16 @@ export function PrintSheet({
       </Part>
       <Part title="Done">
         {done.length === 0 ? 'No job is marked as done.' : done.map((job) => <div key={job.id}>{job.title}</div>)}
+        {accepted.length > 0 && <Box sx={{ mt: 1 }}>Accepted as it is: {accepted.join('; ')}</Box>}
         {left.length > 0 && (
           <Box sx={{ mt: 1 }}>
-            Left alone on purpose: {left.map((job) => `${job.title} (${job.reason || 'no reason given'})`).join('; ')}
+            Left alone on purpose:{' '}
+            {left
+              .map(
+                (job) =>
+                  `${job.title} (${job.reason || 'no reason given'}${job.declined ? `, ${job.declined.by || 'nobody named'}, ${dayOf(job.declined.on)}` : ''})`,
+              )
+              .join('; ')}
           </Box>
         )}
       </Part>
@@ -185,10 +223,13 @@ export function PrintSheet({
                   <td>{boltById.get(bolt)!.label}</td>
                   <td>
                     {row.valueNm === null
-                      ? 'by feel'
+                      ? `by feel${row.holdTest ? ', hold tried' : ''}`
                       : `${row.valueNm} N·m by wrench${judgement === 'within' ? '' : `, ${judgement}`}`}
                   </td>
-                  <td>{boltById.get(bolt)!.preparation}</td>
+                  <td>
+                    {boltById.get(bolt)!.preparation}
+                    {row.by && ` · ${row.by}`}
+                  </td>
                 </tr>
               ))}
             </tbody>
@@ -196,11 +237,13 @@ export function PrintSheet({
         )}
       </Part>
       <Part title="Proved">
-        {proofs.map((proof) => {
-          const mark = bicycle.proofs.findLast((row) => row.proof === proof.id);
+        {proofsFor(bicycle.kind).map((proof) => {
+          const mark = proofMarkOf(bicycle, proof.id);
           return (
             <div key={proof.id}>
               {proof.label}: <b>{mark ? (mark.passed ? 'passed' : 'failed') : 'not signed'}</b>
+              {mark?.by && `, ${mark.by}`}
+              {mark?.accepted && `; accepted by ${mark.accepted.by}: ${mark.accepted.words}`}
             </div>
           );
         })}

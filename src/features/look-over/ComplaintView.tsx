@@ -152,6 +152,7 @@ function Fix({ fault, bicycle, send }: StageProps & { fault: string }) {
               reason: '',
               done: false,
               approval: null,
+              declined: null,
             },
           })
         }

@@ -2,198 +2,102 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { proofs, type Proof } from '@/core/prove/proofs';
-import type { Missing, Ready } from '@/core/prove/ready';
-import type { Stage } from '@/model/record';
+import { proofsFor, type Proof } from '@/core/prove/proofs';
+import { wasReadyOn } from '@/model/proving';
 import { newId } from '@/store/browser';
 import { dayOf } from '@/ui/format';
-import { Section } from '@/ui/Section';
-import { stateColour, StateMark } from '@/ui/StateMark';
-import type { StageProps } from '../workshop/WorkshopProvider';
-import { onStageClick, stageHref } from '../bike/stageLink';
-import { useReady } from './useReady';
-import { Disclosure } from '@/ui/Disclosure';
 import { RuledList } from '@/ui/RuledList';
+import { Section } from '@/ui/Section';
+import { useHand } from '../workshop/useHand';
+import type { StageProps } from '../workshop/WorkshopProvider';
+import { AtTheBench } from './AtTheBench';
+import { ProofRow } from './ProofRow';
+import { useReady } from './useReady';
+import { Verdict } from './Verdict';
 
-const WHERE: Record<Missing['kind'], { stage: Stage; label: string } | null> = {
-  unsafe: { stage: 'look-over', label: 'Look over' },
-  'not-looked-at': { stage: 'look-over', label: 'Look over' },
-  again: { stage: 'look-over', label: 'Look over' },
-  complaint: { stage: 'look-over', label: 'Look over' },
-  torque: { stage: 'rebuild', label: 'Rebuild' },
-  loose: { stage: 'rebuild', label: 'Rebuild' },
-  unsigned: null,
-  failed: null,
-};
+const GROUPS: { title: string; of(proof: Proof): boolean; words: string }[] = [
+  {
+    title: 'At the stand',
+    of: (proof) => proof.safety && proof.kind === 'stand',
+    words: 'Work on a place reopens what was signed for it.',
+  },
+  {
+    title: 'On a short ride',
+    of: (proof) => proof.safety && proof.kind === 'ride',
+    words: 'Brakes first, at walking pace, in a helmet, away from traffic.',
+  },
+  {
+    title: 'How well it goes',
+    of: (proof) => !proof.safety,
+    words: 'None of these keeps it in; what fails is put right, or accepted in writing.',
+  },
+];
 
-const PROOF_IDS = new Set(proofs.map((proof) => proof.id));
-
-/** Many unsigned bolts are one thing to do: the round. */
-function grouped(items: Missing[]): Missing[] {
-  const bolts = items.filter((item) => item.kind === 'unsigned' && !PROOF_IDS.has(item.id));
-  const [first] = bolts;
-  if (!first || bolts.length < 3) return items;
-  const words = `${bolts.length} bolts${first.blocks ? ' that hold the rider' : ''}: not signed`;
-  const round = { ...first, words };
-  const rest = items.filter((item) => !bolts.includes(item));
-  const proofsAt = rest.findIndex((item) => item.kind === 'unsigned');
-  return proofsAt < 0 ? [...rest, round] : [...rest.slice(0, proofsAt), round, ...rest.slice(proofsAt)];
-}
-
-function MissingList({ items, bicycleId }: { items: Missing[]; bicycleId: string }) {
+/** Brakes, steering, wheels and chain, looked at once more when a proof has lain for four weeks. */
+function TwoMinutes({ bicycle, send }: StageProps) {
+  const { name } = useHand();
+  const was = wasReadyOn(bicycle);
   return (
-    <Box component="ul" sx={{ m: 0, mt: 1, p: 0, listStyle: 'none' }}>
-      {items.map((item) => {
-        const where =
-          WHERE[item.kind] ?? (PROOF_IDS.has(item.id) ? null : { stage: 'rebuild' as const, label: 'Rebuild' });
-        return (
-          <Box component="li" key={`${item.kind}${item.id}`} sx={{ py: 0.4 }}>
-            {item.words}
-            {where && (
-              <>
-                {' · '}
-                <Box
-                  component="a"
-                  href={stageHref(bicycleId, where.stage)}
-                  onClick={onStageClick(bicycleId, where.stage)}
-                  sx={{ color: 'primary.main' }}
-                >
-                  {where.label}
-                </Box>
-              </>
-            )}
-          </Box>
-        );
-      })}
-    </Box>
-  );
-}
-
-function Verdict({ ready, bicycleId }: { ready: Ready; bicycleId: string }) {
-  const blocking = grouped(ready.missing.filter((item) => item.blocks));
-  const others = grouped(ready.missing.filter((item) => !item.blocks));
-  return (
-    <Box
-      role="status"
-      sx={{ borderLeft: '5px solid', borderColor: stateColour(ready.ready ? 'fine' : 'unsafe'), pl: 2.5, py: 0.5 }}
-    >
-      <Box
-        sx={{
-          fontSize: '1.8rem',
-          fontWeight: 680,
-          display: 'flex',
-          gap: 1.5,
-          alignItems: 'center',
-          color: stateColour(ready.ready ? 'fine' : 'unsafe'),
-        }}
+    <Section title="The two-minute list" aside={was ? `was ready on ${dayOf(was)}` : undefined}>
+      <Typography sx={{ maxWidth: '62ch', mb: 1.5 }}>
+        It was proved over four weeks ago. Tyres up and seated, both brakes hard, bars against the wheel, wheels closed,
+        cranks and pedals rocked, nothing hanging loose.
+      </Typography>
+      <Button
+        variant="contained"
+        onClick={() => send({ type: 'recheck', recheck: { id: newId(), at: new Date().toISOString(), by: name } })}
       >
-        <StateMark state={ready.ready ? 'fine' : 'unsafe'} word={false} size={32} />
-        {ready.ready ? 'Ready, as far as it was signed' : 'Not ready'}
-      </Box>
-      {blocking.length > 0 && (
-        <>
-          <Typography sx={{ mt: 1, fontWeight: 620 }}>
-            {blocking.length === 1 ? 'One thing stands in the way:' : `${blocking.length} things stand in the way:`}
-          </Typography>
-          <MissingList items={blocking.slice(0, 8)} bicycleId={bicycleId} />
-          {blocking.length > 8 && (
-            <Disclosure summary={<>and {blocking.length - 8} more</>}>
-              <MissingList items={blocking.slice(8)} bicycleId={bicycleId} />
-            </Disclosure>
-          )}
-        </>
-      )}
-      {others.length > 0 && (
-        <Disclosure summary={<>{others.length} more to ask about, which do not stand in the way</>}>
-          <MissingList items={others} bicycleId={bicycleId} />
-        </Disclosure>
-      )}
-    </Box>
+        All of it holds
+      </Button>
+    </Section>
   );
 }
 
-function ProofRow({ bicycle, send, proof }: StageProps & { proof: Proof }) {
-  const mark = bicycle.proofs.findLast((row) => row.proof === proof.id);
-  const set = (passed: boolean) => {
-    if (mark && mark.passed === passed) send({ type: 'unmarkProof', mark: mark.id });
-    else
-      send({
-        type: 'markProof',
-        mark: { id: newId(), proof: proof.id, passed, how: 'by hand', at: new Date().toISOString() },
-      });
-  };
-  return (
-    <Box
-      component="li"
-      sx={{
-        py: 1.5,
-        display: 'grid',
-        gridTemplateColumns: { xs: '1fr', sm: 'minmax(0, 1fr) auto' },
-        gap: { xs: 1, sm: 3 },
-        alignItems: 'center',
-      }}
-    >
-      <Box>
-        <Box sx={{ fontWeight: 640, fontSize: '1.05rem' }}>
-          {proof.label}{' '}
-          {proof.safetyCritical && (
-            <Box component="span" sx={{ fontWeight: 400, fontSize: '0.82rem', color: 'text.secondary' }}>
-              safety
-            </Box>
-          )}
-        </Box>
-        <Box sx={{ fontSize: '0.92rem', color: 'text.secondary' }}>{proof.how}</Box>
-        {mark && (
-          <Box sx={{ fontSize: '0.88rem', color: stateColour(mark.passed ? 'fine' : 'unsafe'), fontWeight: 600 }}>
-            {mark.passed ? 'Signed' : 'Failed'} {dayOf(mark.at)}
-          </Box>
-        )}
-      </Box>
-      <Box sx={{ display: 'flex', gap: 1 }}>
-        <Button
-          variant={mark?.passed === true ? 'contained' : 'outlined'}
-          aria-pressed={mark?.passed === true}
-          aria-label={`Passed: ${proof.label}`}
-          onClick={() => set(true)}
-        >
-          Passed
-        </Button>
-        <Button
-          color="error"
-          variant={mark?.passed === false ? 'contained' : 'outlined'}
-          aria-pressed={mark?.passed === false}
-          aria-label={`Failed: ${proof.label}`}
-          onClick={() => set(false)}
-        >
-          Failed
-        </Button>
-      </Box>
-    </Box>
-  );
-}
-
-/** Prove: what is signed, what is missing, and whether it may be called ready. */
+/** Prove: what the law says, what is missing, and every proof with who signed it. */
 export function Prove({ bicycle, send }: StageProps) {
   const ready = useReady(bicycle);
+  const aged = ready?.missing.some((item) => item.kind === 'aged') ?? false;
+  const reopened = new Map(
+    ready?.missing
+      .filter((item) => item.kind === 'proof-reopened' || (item.kind === 'second-eyes' && item.stage === 'prove'))
+      .map((item) => [item.id, item.kind === 'second-eyes' ? 'another person signs it too' : 'worked on since']),
+  );
   return (
     <>
       <Section title="May it go out?">
         {ready ? (
-          <Verdict ready={ready} bicycleId={bicycle.id} />
+          <Verdict ready={ready} bicycleId={bicycle.id} send={send} />
         ) : (
-          <Typography role="status">Reading the findings…</Typography>
+          <Typography role="status">Calculating…</Typography>
         )}
         <Typography variant="body2" sx={{ color: 'text.secondary', mt: 2, maxWidth: '62ch' }}>
           This counts what people have signed; it certifies nothing. Carbon, cracks, unknown repairs and electric drives
-          go to a qualified person. Try brakes at walking pace, in a helmet, away from traffic.
+          go to a qualified person.
         </Typography>
       </Section>
-      <Section title="The proof">
-        <RuledList>
-          {proofs.map((proof) => (
-            <ProofRow key={proof.id} bicycle={bicycle} send={send} proof={proof} />
-          ))}
-        </RuledList>
+      {aged && <TwoMinutes bicycle={bicycle} send={send} />}
+      <Section title="The proof" aside={<AtTheBench />}>
+        {GROUPS.map(({ title, of, words }) => (
+          <Box key={title} sx={{ mt: 2.5, '&:first-of-type': { mt: 0 } }}>
+            <Typography variant="h3">{title}</Typography>
+            <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+              {words}
+            </Typography>
+            <RuledList>
+              {proofsFor(bicycle.kind)
+                .filter(of)
+                .map((proof) => (
+                  <ProofRow
+                    key={proof.id}
+                    bicycle={bicycle}
+                    send={send}
+                    proof={proof}
+                    reopened={reopened.get(proof.id) ?? null}
+                  />
+                ))}
+            </RuledList>
+          </Box>
+        ))}
       </Section>
     </>
   );

@@ -1,26 +1,38 @@
 'use client';
+import type { ProposedJob } from '@/core/decide/jobs';
 import type { OpenComplaints } from '@/core/inspect/openComplaints';
-import { proofs } from '@/core/prove/proofs';
-import { readiness, type Ready } from '@/core/prove/ready';
+import type { Ready } from '@/core/prove/ready';
 import type { Bolt } from '@/core/rebuild/bolts';
+import { readyQuestion } from '@/model/readyQuestion';
 import type { Bicycle } from '@/model/record';
-import { complaintsInput, signedBolts } from '@/model/selectors';
+import { complaintsInput, jobsInput } from '@/model/selectors';
 import { useFindings } from '../bike/useFindings';
 import { useReckon } from '../workshop/useReckon';
+import { useToday } from '../workshop/useToday';
+import { useSettings } from '../workshop/WorkshopProvider';
 
-/** Whether the bicycle may be called ready; null while the findings and bolts are being read. */
+/** What the law says of the bicycle; null while it is being reckoned. */
 export function useReady(bicycle: Bicycle): Ready | null {
+  const settings = useSettings();
+  const today = useToday();
   const lookOver = useFindings(bicycle);
   const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', { kind: bicycle.kind });
   const { output: complaints } = useReckon<OpenComplaints>('inspect.openComplaints', complaintsInput(bicycle));
-  if (!lookOver || !output || !complaints) return null;
-  return readiness({
-    findings: lookOver.findings,
-    bolts: output.bolts,
-    signed: signedBolts(bicycle, output.bolts),
-    proofs,
-    loose: bicycle.looseEnds.filter((row) => row.closedAt === null),
-    complaints: complaints.open.map(({ id, said, unsafe }) => ({ id, label: `“${said}”`, unsafe })),
-    proved: bicycle.proofs.map(({ proof, passed }) => ({ proof, passed })),
-  });
+  const { output: decided } = useReckon<{ jobs: ProposedJob[] }>(
+    'decide.jobs',
+    lookOver && jobsInput(bicycle, lookOver.findings),
+  );
+  const known = lookOver && output && complaints && decided;
+  const { output: ready } = useReckon<Ready>(
+    'prove.ready',
+    known
+      ? readyQuestion(
+          bicycle,
+          { lookOver, bolts: output.bolts, complaints: complaints.open, jobs: decided.jobs },
+          settings,
+          today,
+        )
+      : null,
+  );
+  return known ? ready : null;
 }

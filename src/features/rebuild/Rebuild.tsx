@@ -11,6 +11,8 @@ import { ReadingField } from '@/ui/ReadingField';
 import { Section } from '@/ui/Section';
 import { stateColour, StateMark } from '@/ui/StateMark';
 import { LooseEnds } from './LooseEnds';
+import { AtTheBench } from '../prove/AtTheBench';
+import { useHand } from '../workshop/useHand';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { RuledList } from '@/ui/RuledList';
@@ -50,8 +52,12 @@ function BoltRow({
   bolt,
   signed,
 }: Pick<StageProps, 'send'> & { bolt: Bolt; signed: { judgement: TorqueJudgement; row: Signature } | undefined }) {
-  const sign = (how: Signature['how'], valueNm: number | null) =>
-    send({ type: 'signBolt', signature: { id: newId(), bolt: bolt.id, how, valueNm, at: new Date().toISOString() } });
+  const { name } = useHand();
+  const sign = (how: Signature['how'], valueNm: number | null, holdTest = false) =>
+    send({
+      type: 'signBolt',
+      signature: { id: newId(), bolt: bolt.id, how, valueNm, at: new Date().toISOString(), by: name, holdTest },
+    });
   const wrong = signed?.judgement === 'under' || signed?.judgement === 'over';
   return (
     <Box
@@ -91,11 +97,30 @@ function BoltRow({
           >
             <StateMark state={wrong ? 'unsafe' : 'fine'} word={false} size={16} />{' '}
             {judgementWords(signed.judgement, signed.row)}
+            {signed.row.holdTest && ', its hold tried'}
+            {signed.row.by && `, ${signed.row.by}`}
             {signed.judgement === 'by feel' && bolt.wrenchAsked && (
               <Box component="span" sx={{ color: 'text.primary', fontWeight: 400 }}>
                 ; the wrench is asked for here
               </Box>
             )}
+          </Box>
+        )}
+        {signed?.judgement === 'by feel' && !signed.row.holdTest && (
+          <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', mt: 0.5, flexWrap: 'wrap' }}>
+            <Box sx={{ flex: 1, minWidth: 220, fontSize: '0.92rem' }}>{bolt.holdTest}</Box>
+            <Button
+              variant="outlined"
+              aria-label={`It holds: ${bolt.label}`}
+              onClick={() =>
+                send({
+                  type: 'signBolt',
+                  signature: { ...signed.row, holdTest: true, by: name, at: new Date().toISOString() },
+                })
+              }
+            >
+              It holds
+            </Button>
           </Box>
         )}
       </Box>
@@ -147,7 +172,14 @@ export function Rebuild({ bicycle, send }: StageProps) {
   return (
     <>
       <LooseEnds bicycle={bicycle} send={send} />
-      <Section title="Torque round" aside={`${signed.size} of ${bolts.length} signed`}>
+      <Section
+        title="Torque round"
+        aside={
+          <>
+            {signed.size} of {bolts.length} signed · <AtTheBench />
+          </>
+        }
+      >
         <Typography sx={{ mb: 2, maxWidth: '62ch' }}>
           Every bolt, front to back: the round always finds some loose. The figure on the part or its paper comes first;
           this table is the fall-back. Grease lowers what a bolt needs.

@@ -14,6 +14,7 @@ import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { TopBar } from '../bike/TopBar';
 import { Baths } from './Baths';
+import { People } from './People';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
 
 function RuleRow({ rule }: { rule: HouseRule }) {
@@ -96,6 +97,7 @@ export function SettingsPage() {
             Another currency changes the sign before every sum, never the sum.
           </Typography>
         </Section>
+        <People />
         <Baths />
         <Section title="The workshop">
           <KeptText

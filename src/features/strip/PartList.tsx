@@ -64,6 +64,7 @@ function Row({
     tray.cleaned.includes(id) && 'clean',
     fate === 'stock' && 'went into stock',
     fate === 'scrap' && 'scrapped',
+    tray.leftOff.includes(id) && 'left off on purpose',
   ].filter(Boolean);
   return (
     <Box
@@ -153,6 +154,15 @@ function Row({
             }
           >
             Scrap
+          </Button>
+          <Button
+            variant={tray.leftOff.includes(id) ? 'contained' : 'outlined'}
+            color="inherit"
+            aria-pressed={tray.leftOff.includes(id)}
+            sx={{ minHeight: 56 }}
+            onClick={() => send({ type: 'leaveOff', place: tray.place, part: id, off: !tray.leftOff.includes(id) })}
+          >
+            Left off on purpose
           </Button>
         </Box>
       )}

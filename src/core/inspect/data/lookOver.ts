@@ -40,6 +40,8 @@ export const checkTableRow = z.strictObject({
   unit: z.string().nullable(),
   /** Checks of one group look at siblings: one that fails raises the others. */
   siblings: z.string().nullable(),
+  /** Whether what it looks at stops, steers or carries: nothing goes out ready before it was looked at. */
+  safety: z.enum(['stops', 'steers', 'carries']).nullable(),
   /** Dirt can hide or feign it, so that it is asked again after cleaning. */
   dirt: yes,
   how: z.string(),

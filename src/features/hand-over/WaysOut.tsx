@@ -1,0 +1,147 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import type { Ready } from '@/core/prove/ready';
+import { lastWayOut } from '@/model/proving';
+import type { WayOut } from '@/model/provingRows';
+import { newId } from '@/store/browser';
+import { Choices } from '@/ui/Choices';
+import { dayOf } from '@/ui/format';
+import { Section } from '@/ui/Section';
+import { stateColour, StateMark } from '@/ui/StateMark';
+import { onStageClick, stageHref } from '../bike/stageLink';
+import { AtTheBench } from '../prove/AtTheBench';
+import { OpenList } from '../prove/OpenList';
+import { useHand } from '../workshop/useHand';
+import { useToday } from '../workshop/useToday';
+import type { StageProps } from '../workshop/WorkshopProvider';
+import { WAY_WORDS } from './wayWords';
+
+type Way = WayOut['way'];
+
+const WAYS: { id: Way; label: string; words: string }[] = [
+  { id: 'ready', label: 'Ready', words: 'The law asks, a person signs. It may be ridden away.' },
+  {
+    id: 'as-it-is',
+    label: 'As it is',
+    words:
+      'For spares, for a project, or for somebody who declines the work. Not roadworthy, not to be ridden: what stands open goes with it in writing.',
+  },
+  {
+    id: 'parts',
+    label: 'For its parts',
+    words: 'It does not go on as a bicycle. A cracked frame, fork, bar or stem is marked or cut, and never sold on.',
+  },
+];
+
+/** It has gone out: how, when, to whom; and the way back where that was a mistake. */
+function Gone({ bicycle, send, out }: StageProps & { out: WayOut }) {
+  return (
+    <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', mb: 2 }}>
+      <StateMark state={out.way === 'ready' ? 'fine' : 'replace'} word={false} size={24} />
+      <Box sx={{ flex: 1, minWidth: 240 }}>
+        <b>{WAY_WORDS[out.way].went}</b> on {dayOf(out.at)}
+        {out.to && `, to ${out.to}`}
+        {out.packed && ', packed for carriage'}
+        {out.by && `; signed ${out.by}`}.{out.toldOn && ` Told what stands open on ${dayOf(out.toldOn)}.`}
+      </Box>
+      <Button
+        color="inherit"
+        onClick={() => send({ type: 'comeBack', wayOut: out.id })}
+        aria-label={`${bicycle.name} has not gone out`}
+      >
+        It has not gone out
+      </Button>
+    </Box>
+  );
+}
+
+/** The three ways out. Only the first asks the law; none of them detains a bicycle. */
+export function WaysOut({ bicycle, send, ready }: StageProps & { ready: Ready | null }) {
+  const out = lastWayOut(bicycle);
+  const today = useToday();
+  const { name } = useHand();
+  const [way, setWay] = useState<Way>('ready');
+  const [to, setTo] = useState('');
+  const [told, setTold] = useState(false);
+  const [packed, setPacked] = useState(false);
+  const blocking = ready?.missing.filter((item) => item.blocks) ?? [];
+  const mayGo = way === 'ready' ? ready?.ready === true : to.trim() !== '' && (way === 'parts' || told);
+  const go = () => {
+    send({
+      type: 'goOut',
+      wayOut: {
+        id: newId(),
+        way,
+        at: new Date().toISOString(),
+        by: name,
+        to: to.trim(),
+        toldOn: way === 'as-it-is' ? today : null,
+        words:
+          way === 'ready'
+            ? ''
+            : blocking
+                .map((item) => item.words)
+                .join('; ')
+                .slice(0, 2000),
+        packed: way === 'ready' && packed,
+      },
+    });
+  };
+  return (
+    <Section title="How it goes out" aside={<AtTheBench />}>
+      {out && <Gone bicycle={bicycle} send={send} out={out} />}
+      <Choices label="How it goes out" hideLabel options={WAYS} value={way} onChoose={(next) => setWay(next)} />
+      <Typography sx={{ mt: 1, maxWidth: '62ch' }}>{WAYS.find((each) => each.id === way)!.words}</Typography>
+      {way === 'ready' && ready && !ready.ready && (
+        <Box sx={{ mt: 1, color: stateColour('unsafe'), fontWeight: 620 }}>
+          Not ready: {blocking.length === 1 ? 'one thing stands' : `${blocking.length} things stand`} in the way.{' '}
+          <Box
+            component="a"
+            href={stageHref(bicycle.id, 'prove')}
+            onClick={onStageClick(bicycle.id, 'prove')}
+            sx={{ color: 'primary.main' }}
+          >
+            Prove
+          </Box>
+        </Box>
+      )}
+      {way === 'as-it-is' && blocking.length > 0 && (
+        <Box sx={{ mt: 1.5 }}>
+          <b>Not roadworthy, not to be ridden.</b> What stands open and goes with it in writing:
+          <Box sx={{ mt: 0.5, fontSize: '0.94rem' }}>
+            <OpenList items={blocking} />
+          </Box>
+        </Box>
+      )}
+      <Box sx={{ display: 'flex', gap: 1.5, mt: 2, flexWrap: 'wrap', alignItems: 'center' }}>
+        <TextField
+          label={way === 'ready' ? 'Who takes it (may stay empty)' : 'Who takes it'}
+          value={to}
+          onChange={(event) => setTo(event.target.value.slice(0, 200))}
+          sx={{ minWidth: 260 }}
+        />
+        {way === 'as-it-is' && (
+          <FormControlLabel
+            control={<Checkbox checked={told} onChange={(event) => setTold(event.target.checked)} />}
+            label="They were told what stands open, today"
+          />
+        )}
+        {way === 'ready' && (
+          <FormControlLabel
+            control={<Checkbox checked={packed} onChange={(event) => setPacked(event.target.checked)} />}
+            label="Packed for carriage"
+          />
+        )}
+        <Button variant="contained" disabled={!mayGo} onClick={go}>
+          {WAY_WORDS[way].goes}
+        </Button>
+      </Box>
+    </Section>
+  );
+}

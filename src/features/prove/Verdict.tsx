@@ -1,0 +1,103 @@
+'use client';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { Missing, Ready } from '@/core/prove/ready';
+import { Disclosure } from '@/ui/Disclosure';
+import { stateColour, StateMark } from '@/ui/StateMark';
+import { onStageClick, stageHref } from '../bike/stageLink';
+import { STAGE_LABELS } from '../bike/stages';
+import type { StageProps } from '../workshop/WorkshopProvider';
+import { MissingRow } from './Answer';
+import { missingGroups } from './missingGroups';
+
+/** So many of one stage are shown at once; the rest a press away. */
+const SHOWN = 4;
+
+function Items({ items, send }: { items: Missing[] } & Pick<StageProps, 'send'>) {
+  return (
+    <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+      {items.map((item) => (
+        <MissingRow key={`${item.kind} ${item.id}`} item={item} send={send} />
+      ))}
+    </Box>
+  );
+}
+
+function Groups({ items, bicycleId, send }: { items: Missing[]; bicycleId: string } & Pick<StageProps, 'send'>) {
+  return missingGroups(items).map(({ stage, items: own }) => (
+    <Box
+      key={stage}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', sm: '118px minmax(0, 1fr)' },
+        columnGap: 2,
+        borderTop: '1px solid',
+        borderColor: 'divider',
+        py: 1,
+      }}
+    >
+      <Box sx={{ pt: 0.4 }}>
+        {stage === 'prove' ? (
+          <b>{STAGE_LABELS[stage]}</b>
+        ) : (
+          <Box
+            component="a"
+            href={stageHref(bicycleId, stage)}
+            onClick={onStageClick(bicycleId, stage)}
+            sx={{ color: 'primary.main', fontWeight: 640 }}
+          >
+            {STAGE_LABELS[stage]}
+          </Box>
+        )}{' '}
+        <Box component="span" sx={{ color: 'text.secondary' }}>
+          {own.length}
+        </Box>
+      </Box>
+      <Box>
+        <Items items={own.slice(0, SHOWN)} send={send} />
+        {own.length > SHOWN && (
+          <Disclosure summary={<>and {own.length - SHOWN} more</>}>
+            <Items items={own.slice(SHOWN)} send={send} />
+          </Disclosure>
+        )}
+      </Box>
+    </Box>
+  ));
+}
+
+/** What the law says: whether it may be called ready, and what stands in the way, by where it is put right. */
+export function Verdict({ ready, bicycleId, send }: { ready: Ready; bicycleId: string } & Pick<StageProps, 'send'>) {
+  const blocking = ready.missing.filter((item) => item.blocks);
+  const others = ready.missing.filter((item) => !item.blocks);
+  const state = ready.ready ? 'fine' : 'unsafe';
+  return (
+    <Box role="status">
+      <Box
+        sx={{
+          fontSize: '1.8rem',
+          fontWeight: 680,
+          display: 'flex',
+          gap: 1.5,
+          alignItems: 'center',
+          color: stateColour(state),
+        }}
+      >
+        <StateMark state={state} word={false} size={32} />
+        {ready.ready ? 'Ready, as far as it was signed' : 'Not ready'}
+      </Box>
+      {blocking.length > 0 && (
+        <>
+          <Typography sx={{ mt: 1, mb: 1.5, fontWeight: 620 }}>
+            {blocking.length === 1 ? 'One thing stands in the way:' : `${blocking.length} things stand in the way:`}
+          </Typography>
+          <Groups items={blocking} bicycleId={bicycleId} send={send} />
+        </>
+      )}
+      {others.length > 0 && (
+        <Disclosure summary={<>{others.length} more to ask about, which do not stand in the way</>}>
+          <Groups items={others} bicycleId={bicycleId} send={send} />
+        </Disclosure>
+      )}
+    </Box>
+  );
+}
