@@ -162,7 +162,7 @@ describe('what a change is called', () => {
 });
 
 describe('what a row says is next', () => {
-  const row = { stage: 'hand-over' as const, next: 'Write the sheet and sell it', sold: false };
+  const row = { stage: 'hand-over' as const, next: 'Write the sheet and sell it', sold: false, wentOut: null };
   const drawn = (ready: boolean, blocks: number) => ({
     marks: [],
     ceiling: null,
@@ -177,5 +177,6 @@ describe('what a row says is next', () => {
     expect(rowNext({ ...row, drawn: drawn(true, 0) }).stage).toBe('hand-over');
     expect(rowNext({ ...row, sold: true, drawn: drawn(false, 3) }).stage).toBe('hand-over');
     expect(rowNext({ ...row, drawn: null }).words).toBe(row.next);
+    expect(rowNext({ ...row, wentOut: 'as-it-is', drawn: drawn(true, 0) }).words).toContain('not to be ridden');
   });
 });

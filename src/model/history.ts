@@ -91,11 +91,15 @@ function withdrawn({ leaf, before, after }: LeafChange, direction: 'undo' | 'red
 export function amendment(row: HistoryRow, direction: 'undo' | 'redo'): Extract<Command, { type: 'amend' }> {
   const changes = row.changes.map((change) => withdrawn(change, direction));
   // Rows are put back in the order in which they stood.
+  // A finding is not ended by taking its entry back: that says only that it was never seen.
+  const mistaken =
+    direction === 'undo' &&
+    row.changes.some(({ leaf, before }) => leaf.startsWith('observations/') && before === undefined);
   return {
     type: 'amend',
     direction,
     of: row.id,
-    words: row.words,
+    words: mistaken ? `entered by mistake: ${row.words}`.slice(0, 200) : row.words,
     changes: direction === 'undo' ? changes.reverse() : changes,
   };
 }

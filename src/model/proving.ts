@@ -1,4 +1,4 @@
-import { placeLabel } from '@/core/vocabulary/vocabulary';
+import type { WayOut } from './provingRows';
 import type { Bicycle, ProofMark } from './record';
 
 /** The last mark of a proof. */
@@ -11,19 +11,27 @@ export function lastWayOut(bicycle: Pick<Bicycle, 'waysOut'>) {
   return bicycle.waysOut.at(-1) ?? null;
 }
 
-/** The day on which it was last ready in writing: "was ready on …" once its proof has grown old. */
-export function wasReadyOn(bicycle: Pick<Bicycle, 'waysOut'>): string | null {
-  return bicycle.waysOut.findLast((row) => row.way === 'ready')?.at ?? null;
-}
-
-/** What was accepted as it is, in words for the sheet. Example: "Rear tyre: accepted by Ada on 2026-11-20: known". */
-export function acceptedWords(bicycle: Bicycle, labelOf: (check: string) => string): string[] {
+/** What was accepted as it is, in words for the sheet. Example: "Rear tyre (known; Ada, 2026-11-20)". */
+export function acceptedWords(bicycle: Pick<Bicycle, 'acceptances'>, labelOf: (check: string) => string): string[] {
   return bicycle.acceptances.map(
     ({ check, by, on, words }) => `${labelOf(check)} (${words}; ${by || 'nobody named'}, ${on})`,
   );
 }
 
-/** Places by name, each once. */
-export function placesInWords(places: string[]): string[] {
-  return [...new Set(places)].map(placeLabel);
+/** Places that carry a rider and break without a warning: condemned, they are marked or cut. */
+const NEVER_SOLD_ON = ['frame', 'frame.underside', 'fork', 'bars', 'stem'];
+
+/** What is unsafe of frame, fork, bar and stem: it leaves marked or cut, and is never sold on. */
+export function condemned(findings: { place: string; state: string; label: string }[]): string[] {
+  return findings.filter((row) => row.state === 'unsafe' && NEVER_SOLD_ON.includes(row.place)).map((row) => row.label);
+}
+
+/** What goes along in writing: what stands open where it goes as it is, what was marked or cut where it goes for its parts. */
+export function outWords(way: WayOut['way'], open: { words: string }[], cut: string[]): string {
+  if (way === 'ready') return '';
+  if (way === 'parts') return cut.length > 0 ? `Marked or cut, never sold on: ${cut.join(', ')}` : '';
+  return open
+    .map(({ words }) => words)
+    .join('; ')
+    .slice(0, 2000);
 }

@@ -64,6 +64,7 @@ export function appraisalInput(bicycle: Bicycle, settings: WorkshopSettings, tau
     door: bicycle.door,
     said: saidBySeller(bicycle),
     taught,
+    forParts: bicycle.brief === 'donor',
     lines: lines.map(({ id, label, kind, chance, parts, minutes }) => ({ id, label, kind, chance, parts, minutes })),
     currency: settings.currency,
     asking,

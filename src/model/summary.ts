@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { bicycleKind, BRIEFS } from '@/core/bicycle';
 import { STATES } from '@/core/vocabulary/vocabulary';
 import { coneTrial, PURPOSES, STAGES, type Bicycle } from './record';
+import { WAYS_OUT } from './provingRows';
 import { nextThing, runningTimers, spent, taughtBy, workedMinutes } from './selectors';
 
 /** Raised whenever a summary is worked out differently, so that kept ones are made anew. */
@@ -31,6 +32,8 @@ export const summary = z.strictObject({
   conflicts: z.number(),
   bought: z.boolean(),
   sold: z.boolean(),
+  /** How it went out last; null while it is here. */
+  wentOut: z.enum(WAYS_OUT).nullable(),
   spent: z.number(),
   asking: z.number(),
   worked: z.number(),
@@ -88,6 +91,7 @@ export function summaryOf(bicycle: Bicycle, earlier?: Summary): Summary {
     conflicts: bicycle.conflicts.length,
     bought: bicycle.purchase !== null,
     sold: bicycle.sale.price !== null,
+    wentOut: bicycle.waysOut.at(-1)?.way ?? null,
     spent: spent(bicycle),
     asking: bicycle.appraisal.asking,
     worked: workedMinutes(bicycle),
@@ -122,7 +126,7 @@ function found(row: Summary, words: string[]): boolean {
 function urgency(row: Summary, nowMs: number): number {
   if (row.timers.some((timer) => timer.dueAtMs <= nowMs)) return 0;
   if (row.clockSince) return 1;
-  if (row.sold) return 6;
+  if (row.sold || row.wentOut) return 6;
   if (row.loose.length > 0) return 2;
   if (row.bought) return row.waits.length > 0 ? 4 : 3;
   return 5;
@@ -144,12 +148,26 @@ export function floorRows(
   return kept.sort(by[order]);
 }
 
+/** How it went out, as the floor says it. */
+const WENT_WORDS: Record<NonNullable<Summary['wentOut']>, string> = {
+  ready: 'Went out ready',
+  'as-it-is': 'Went as it is: not roadworthy, not to be ridden',
+  parts: 'Went for its parts',
+};
+
 /** What a row of the floor says is next. Nothing is sent to be handed over while the law says that it may not go. */
-export function rowNext({ stage, next, sold, drawn }: Pick<Summary, 'stage' | 'next' | 'sold' | 'drawn'>): {
+export function rowNext({
+  stage,
+  next,
+  sold,
+  drawn,
+  wentOut,
+}: Pick<Summary, 'stage' | 'next' | 'sold' | 'drawn' | 'wentOut'>): {
   stage: Summary['stage'];
   words: string;
 } {
   const law = drawn?.law;
+  if (wentOut && !sold) return { stage: 'hand-over', words: WENT_WORDS[wentOut] };
   if (stage !== 'hand-over' || sold || !law || law.ready) return { stage, words: next };
   const things = law.blocks === 1 ? 'one thing stands' : `${law.blocks} things stand`;
   return { stage: 'prove', words: `Not ready: ${things} in the way` };

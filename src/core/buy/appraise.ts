@@ -40,6 +40,7 @@ const shape = z.strictObject({
     .max(200)
     .default([])
     .describe(`own lines; an id that begins with "${DOOR_LINE}" puts its figures in the stead of the table's`),
+  forParts: z.boolean().default(false).describe('bought to be broken: what it fetches is what its parts do'),
   currency: currencyCode,
   asking: minorUnits,
   resale: orderedRange(minorUnits).describe('all nought: not known yet, and no ceiling is reckoned'),
@@ -84,8 +85,27 @@ export interface BuyAppraisal {
   notLookedAt: number;
   /** The costs as they were reckoned with. */
   costs: AppraiseInput['costs'];
+  /** Something at the door that no repair line answers; null where nothing of the kind was found. */
+  stop: Stop | null;
   appraisal: Appraisal | null;
   drive: Drive | null;
+}
+
+export interface Stop {
+  /** What was found, as it is called. */
+  faults: string[];
+  words: string;
+}
+
+function stopOf({ kind, door, forParts }: Question): Stop | null {
+  const faults = doorChecksFor(kind).flatMap((row) =>
+    row.stop === 'yes' && own(door, row.id) === 'bad' ? [row.fault] : [],
+  );
+  if (faults.length === 0) return null;
+  const words = forParts
+    ? 'Only its parts are counted: what is cracked or bent is marked or cut, and never sold on.'
+    : 'No repair and no price for a rider: what remains is what its parts are worth, or nothing. To reckon that, make it a donor on Decide and say what the parts fetch.';
+  return { faults, words };
 }
 
 /** The history of each line: of the minutes that were put down on bad ones, those at the line's own place. */
@@ -108,7 +128,7 @@ function historyOf({ kind, taught }: Question): Record<string, DoorHistory> {
 /**
  * The whole appraisal of a bicycle at the door: the ordinary work, what the buyer added, and the door check, whose lines are
  * corrected by the workshop's own history and by what the seller said; then what may be paid, and before leaving whether it
- * is worth the drive.
+ * is worth the drive. A crack, a ripple or a bend at the door is no repair line: there is no ceiling then, except for parts.
  *
  * Units: minor units, minutes. Errors: ranges out of order, two own lines of one name. Source: the table of door checks; `money.appraise`.
  * Example: with no resale known it gives the lines alone.
@@ -127,6 +147,7 @@ function run(question: Question): BuyAppraisal {
   });
   const ownLines = lines.filter((line) => !line.id.startsWith(DOOR_LINE));
   const taken = new Set(ownLines.map((line) => line.label));
+  const stop = stopOf(question);
   const costs: AppraiseInput['costs'] = [
     ...ownLines.map(({ id: line, label, kind: sort, chance, parts, minutes }) => ({
       id: line,
@@ -137,7 +158,8 @@ function run(question: Question): BuyAppraisal {
       minutes,
     })),
     ...asked
-      .filter((line) => !taken.has(line.label))
+      // Broken for its parts, nothing is repaired.
+      .filter((line) => !stop && !taken.has(line.label))
       .map(({ id: line, label, chance, parts, minutes }) => ({
         id: `${DOOR_LINE}${line}`,
         label,
@@ -158,11 +180,12 @@ function run(question: Question): BuyAppraisal {
     target,
     confidence,
   });
-  const known = resale.high > 0 && problem.success;
+  const known = resale.high > 0 && problem.success && (stop === null || question.forParts);
   return {
     door: asked,
     notLookedAt: asked.filter((line) => line.answer === null).length,
     costs,
+    stop,
     appraisal: known ? moneyAppraise.run(problem.data) : null,
     drive:
       known && travel

@@ -102,11 +102,13 @@ describe('the appraisal at the door', () => {
     ]);
   });
   test('the post moves after all: the ceiling rises at once', () => {
-    const ceiling = (door: object) => ok(buyAppraise, question({ door })).appraisal!.ceiling;
+    // What stops has no ceiling at all.
+    const ceiling = (door: object) => ok(buyAppraise, question({ door })).appraisal?.ceiling ?? -1;
     expect(ceiling({ ...tapped, post: 'fine' })).toBeGreaterThan(ceiling(tapped) + 2000);
   });
   test('each bad tap lowers the ceiling, each fine tap raises it', () => {
-    const ceiling = (door: object) => ok(buyAppraise, question({ door })).appraisal!.ceiling;
+    // What stops has no ceiling at all.
+    const ceiling = (door: object) => ok(buyAppraise, question({ door })).appraisal?.ceiling ?? -1;
     const open = ceiling({});
     for (const { id } of doorChecksFor(kind)) {
       expect(ceiling({ [id]: 'bad' })).toBeLessThanOrEqual(open);
@@ -125,6 +127,19 @@ describe('the appraisal at the door', () => {
     const own = (id: string) => ({ ...question().lines[0], id });
     const told = answer(buyAppraise, question({ lines: [own('a'), own('b')] }));
     expect(told.ok ? [] : told.errors.map((error) => error.path)).toEqual(['lines']);
+  });
+  test('a crack, a ripple or a bend at the door is no repair line: it stops: no ceiling, and it says what remains', () => {
+    const found = ok(buyAppraise, question({ door: { ripple: 'bad' } }));
+    expect(found.appraisal).toBeNull();
+    expect(found.drive).toBeNull();
+    expect(found.stop).toMatchObject({ faults: ['Ripple or crack in the frame'] });
+    expect(found.stop!.words).toContain('what its parts are worth, or nothing');
+    expect(ok(buyAppraise, question({ door: { ripple: 'fine' } })).stop).toBeNull();
+  });
+  test('a bicycle that stops for its parts: it is reckoned, with no repair in the sum', () => {
+    const whole = ok(buyAppraise, question({ door: { fork: 'bad' }, forParts: true }));
+    expect(whole.appraisal).not.toBeNull();
+    expect(whole.costs.every((line) => line.kind !== 'fault')).toBe(true);
   });
   test('with no resale known the lines stand alone', () => {
     const found = ok(buyAppraise, question({ resale: { low: 0, likely: 0, high: 0 } }));

@@ -44,6 +44,8 @@ export interface Missing {
 
 export interface Ready extends Judged<'ready' | 'not-ready'> {
   ready: boolean;
+  /** The day to which everything of safety was proved or gone through again; null where something never was. */
+  provedOn: string | null;
   /** Everything that is open, what blocks first. */
   missing: Missing[];
 }
@@ -201,16 +203,15 @@ function tellProof(proof: Row<'proofs'>, rules: ReadyQuestion['rules'], last: La
     tell('second-eyes', id, `${label}: signed by whoever did it; another person signs it too`, true, 'prove');
 }
 
-/** The oldest passed proof of safety when it, and the two-minute list, lie further back than a proof holds. */
-function agedProof({ today, proofs, recheck }: ReadyQuestion): { id: string; since: string } | null {
+/** The oldest passed proof of safety, and the day since which it, or the two-minute list after it, holds. */
+function oldestProof({ proofs, recheck }: ReadyQuestion): { id: string; since: string } | null {
   const passed = proofs.flatMap(({ id, safety, result, at }) =>
     safety && result === 'passed' && at ? [{ id, at }] : [],
   );
   const [oldest] = passed.sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
   if (!oldest) return null;
   const last = recheck && Date.parse(recheck.at) > Date.parse(oldest.at) ? recheck.at : oldest.at;
-  const since = new Date(Date.parse(last)).toISOString().slice(0, 10);
-  return (Date.parse(today) - Date.parse(since)) / DAY_MS > HOLDS_DAYS ? { id: oldest.id, since } : null;
+  return { id: oldest.id, since: new Date(Date.parse(last)).toISOString().slice(0, 10) };
 }
 
 /**
@@ -239,9 +240,15 @@ function run(question: ReadyQuestion): Ready {
     for (const [kind, words] of boltTroubles(bolt, question.rules, last))
       tell(kind, bolt.id, words, bolt.safety, 'rebuild');
   for (const proof of question.proofs) tellProof(proof, question.rules, last, tell);
-  const aged = agedProof(question);
-  if (aged)
-    tell('aged', aged.id, `Proved ${aged.since}, over four weeks ago: go through the two-minute list`, true, 'prove');
+  const proved = oldestProof(question);
+  if (proved && (Date.parse(question.today) - Date.parse(proved.since)) / DAY_MS > HOLDS_DAYS)
+    tell(
+      'aged',
+      proved.id,
+      `Proved ${proved.since}, over four weeks ago: go through the two-minute list`,
+      true,
+      'prove',
+    );
 
   const rank = (item: Missing) => (item.blocks ? 0 : MISSING_KINDS.length) + MISSING_KINDS.indexOf(item.kind);
   const missing = [...found.values()].sort((a, b) => rank(a) - rank(b));
@@ -251,6 +258,9 @@ function run(question: ReadyQuestion): Ready {
   return {
     ready,
     verdict: ready ? 'ready' : 'not-ready',
+    provedOn: question.proofs.every(({ safety, result }) => !safety || result === 'passed')
+      ? (proved?.since ?? null)
+      : null,
     missing,
     reasons: [
       ready

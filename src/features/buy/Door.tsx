@@ -20,6 +20,7 @@ import { stateColour } from '@/ui/StateMark';
 import { KindFields } from '../bike/KindFields';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { HeldMoney } from './HeldMoney';
+import { StopWords } from './StopWords';
 import { VERDICT_WORDS } from './words';
 
 const PART_WORDS: Record<string, string> = {
@@ -124,6 +125,7 @@ function SellerSide({ faults, sentence, onClose }: { faults: AskedLine[]; senten
 /** Ceiling, verdict and what lifts it most: for the buyer's eyes. */
 function Figures({ found, asking, currency }: { found: BuyAppraisal | null; asking: number; currency: string }) {
   const appraisal = found?.appraisal;
+  if (found?.stop && !appraisal) return <StopWords stop={found.stop} />;
   if (!appraisal) return <Box>Say under Figures what it may fetch, and the ceiling appears.</Box>;
   const top = appraisal.drivers.filter((driver) => driver.kind === 'fault' && driver.lift > 0).slice(0, 3);
   return (
@@ -202,6 +204,11 @@ export function Door({ bicycle, send, found }: StageProps & { found: BuyAppraisa
           <Typography role="status" sx={{ mt: 2 }}>
             Getting the checks…
           </Typography>
+        )}
+        {found?.stop && (
+          <Box role="alert" sx={{ mt: 2 }}>
+            <StopWords stop={found.stop} />
+          </Box>
         )}
         {groups.map((group) => (
           <Box key={group} sx={{ mt: 2 }}>

@@ -27,6 +27,7 @@ import { VERDICT_WORDS } from './words';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { Disclosure } from '@/ui/Disclosure';
 import { RuledList } from '@/ui/RuledList';
+import { StopWords } from './StopWords';
 
 /** Lines of the door check that are shown before the rest is asked for. */
 const MOST_LINES = 8;
@@ -288,6 +289,7 @@ export function Figures({ bicycle, send, reckoning }: StageProps & { reckoning: 
   return (
     <>
       <Section title="What may it cost?">
+        {reckoning.output?.stop && <StopWords stop={reckoning.output.stop} />}
         {!known && (
           <Typography sx={{ mb: 2 }}>
             Say what it may fetch, from sold ones and not from asked ones, and the ceiling appears.

@@ -139,7 +139,7 @@ export const FloorRow = memo(function FloorRow({
           </Box>
           <Box sx={{ fontSize: '0.88rem' }}>
             {worst > 0 && <Box sx={{ color: stateColour('unsafe'), fontWeight: 620 }}>{worst} unsafe as last seen</Box>}
-            {row.drawn?.law?.ready && !row.sold && (
+            {row.drawn?.law?.ready && !row.sold && row.wentOut === null && (
               <Box sx={{ color: stateColour('fine'), fontWeight: 620 }}>Ready, as far as it was signed</Box>
             )}
             {row.timers.map((timer) => (

@@ -9,7 +9,7 @@ import { SEEN_WORDS } from '@/core/inspect/seenAs';
 import { ballRowLabel } from '@/core/strip/tray';
 import { placeLabel, stateLabel } from '@/core/vocabulary/vocabulary';
 import type { Bicycle, Tray } from '@/model/record';
-import { acceptedWords, lastWayOut, proofMarkOf, wasReadyOn } from '@/model/proving';
+import { acceptedWords, lastWayOut, proofMarkOf } from '@/model/proving';
 import { signedBolts } from '@/model/selectors';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
 import { dayOf } from '@/ui/format';
@@ -80,7 +80,7 @@ function Bearing({ tray, dueOn }: { tray: Tray; dueOn: string | null }) {
 function standing(bicycle: Bicycle, ready: Ready): string {
   const blocking = ready.missing.filter((item) => item.blocks);
   if (ready.ready) return 'Proved and signed as listed below.';
-  const was = blocking.every((item) => item.kind === 'aged') ? wasReadyOn(bicycle) : null;
+  const was = blocking.every((item) => item.kind === 'aged') ? ready.provedOn : null;
   if (was) return `Was ready on ${dayOf(was)}; look it over again before it is ridden.`;
   const open = `${blocking.length} ${blocking.length === 1 ? 'point stands' : 'points stand'} open`;
   const gone = lastWayOut(bicycle);

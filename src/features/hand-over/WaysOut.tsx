@@ -6,8 +6,9 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import type { LookOver } from '@/core/inspect/lookOver';
 import type { Ready } from '@/core/prove/ready';
-import { lastWayOut } from '@/model/proving';
+import { condemned, lastWayOut, outWords } from '@/model/proving';
 import type { WayOut } from '@/model/provingRows';
 import { newId } from '@/store/browser';
 import { Choices } from '@/ui/Choices';
@@ -19,7 +20,8 @@ import { AtTheBench } from '../prove/AtTheBench';
 import { OpenList } from '../prove/OpenList';
 import { useHand } from '../workshop/useHand';
 import { useToday } from '../workshop/useToday';
-import type { StageProps } from '../workshop/WorkshopProvider';
+import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
+import { OutLabel } from './OutLabel';
 import { WAY_WORDS } from './wayWords';
 
 type Way = WayOut['way'];
@@ -41,6 +43,8 @@ const WAYS: { id: Way; label: string; words: string }[] = [
 
 /** It has gone out: how, when, to whom; and the way back where that was a mistake. */
 function Gone({ bicycle, send, out }: StageProps & { out: WayOut }) {
+  const { name } = useSettings();
+  const [label, setLabel] = useState(false);
   return (
     <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', mb: 2 }}>
       <StateMark state={out.way === 'ready' ? 'fine' : 'replace'} word={false} size={24} />
@@ -50,6 +54,10 @@ function Gone({ bicycle, send, out }: StageProps & { out: WayOut }) {
         {out.packed && ', packed for carriage'}
         {out.by && `; signed ${out.by}`}.{out.toldOn && ` Told what stands open on ${dayOf(out.toldOn)}.`}
       </Box>
+      <Button variant="outlined" color="inherit" onClick={() => setLabel(true)}>
+        Its label
+      </Button>
+      {label && <OutLabel name={bicycle.name} workshop={name} out={out} onClose={() => setLabel(false)} />}
       <Button
         color="inherit"
         onClick={() => send({ type: 'comeBack', wayOut: out.id })}
@@ -62,7 +70,12 @@ function Gone({ bicycle, send, out }: StageProps & { out: WayOut }) {
 }
 
 /** The three ways out. Only the first asks the law; none of them detains a bicycle. */
-export function WaysOut({ bicycle, send, ready }: StageProps & { ready: Ready | null }) {
+export function WaysOut({
+  bicycle,
+  send,
+  ready,
+  findings,
+}: StageProps & { ready: Ready | null; findings: LookOver['findings'] }) {
   const out = lastWayOut(bicycle);
   const today = useToday();
   const { name } = useHand();
@@ -70,8 +83,11 @@ export function WaysOut({ bicycle, send, ready }: StageProps & { ready: Ready | 
   const [to, setTo] = useState('');
   const [told, setTold] = useState(false);
   const [packed, setPacked] = useState(false);
+  const [marked, setMarked] = useState(false);
+  const cut = condemned(findings);
   const blocking = ready?.missing.filter((item) => item.blocks) ?? [];
-  const mayGo = way === 'ready' ? ready?.ready === true : to.trim() !== '' && (way === 'parts' || told);
+  const mayGo =
+    way === 'ready' ? ready?.ready === true : to.trim() !== '' && (way === 'parts' ? cut.length === 0 || marked : told);
   const go = () => {
     send({
       type: 'goOut',
@@ -82,13 +98,7 @@ export function WaysOut({ bicycle, send, ready }: StageProps & { ready: Ready | 
         by: name,
         to: to.trim(),
         toldOn: way === 'as-it-is' ? today : null,
-        words:
-          way === 'ready'
-            ? ''
-            : blocking
-                .map((item) => item.words)
-                .join('; ')
-                .slice(0, 2000),
+        words: outWords(way, blocking, cut),
         packed: way === 'ready' && packed,
       },
     });
@@ -130,6 +140,12 @@ export function WaysOut({ bicycle, send, ready }: StageProps & { ready: Ready | 
           <FormControlLabel
             control={<Checkbox checked={told} onChange={(event) => setTold(event.target.checked)} />}
             label="They were told what stands open, today"
+          />
+        )}
+        {way === 'parts' && cut.length > 0 && (
+          <FormControlLabel
+            control={<Checkbox checked={marked} onChange={(event) => setMarked(event.target.checked)} />}
+            label={`Marked or cut, never sold on: ${cut.join(', ')}`}
           />
         )}
         {way === 'ready' && (

@@ -3,9 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { proofsFor, type Proof } from '@/core/prove/proofs';
-import { wasReadyOn } from '@/model/proving';
 import { newId } from '@/store/browser';
-import { dayOf } from '@/ui/format';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { useHand } from '../workshop/useHand';
@@ -34,11 +32,10 @@ const GROUPS: { title: string; of(proof: Proof): boolean; words: string }[] = [
 ];
 
 /** Brakes, steering, wheels and chain, looked at once more when a proof has lain for four weeks. */
-function TwoMinutes({ bicycle, send }: StageProps) {
+function TwoMinutes({ send }: Pick<StageProps, 'send'>) {
   const { name } = useHand();
-  const was = wasReadyOn(bicycle);
   return (
-    <Section title="The two-minute list" aside={was ? `was ready on ${dayOf(was)}` : undefined}>
+    <Section title="The two-minute list">
       <Typography sx={{ maxWidth: '62ch', mb: 1.5 }}>
         It was proved over four weeks ago. Tyres up and seated, both brakes hard, bars against the wheel, wheels closed,
         cranks and pedals rocked, nothing hanging loose.
@@ -75,7 +72,7 @@ export function Prove({ bicycle, send }: StageProps) {
           go to a qualified person.
         </Typography>
       </Section>
-      {aged && <TwoMinutes bicycle={bicycle} send={send} />}
+      {aged && <TwoMinutes send={send} />}
       <Section title="The proof" aside={<AtTheBench />}>
         {GROUPS.map(({ title, of, words }) => (
           <Box key={title} sx={{ mt: 2.5, '&:first-of-type': { mt: 0 } }}>

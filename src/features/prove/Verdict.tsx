@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Missing, Ready } from '@/core/prove/ready';
 import { Disclosure } from '@/ui/Disclosure';
+import { dayOf } from '@/ui/format';
 import { stateColour, StateMark } from '@/ui/StateMark';
 import { onStageClick, stageHref } from '../bike/stageLink';
 import { STAGE_LABELS } from '../bike/stages';
@@ -65,6 +66,13 @@ function Groups({ items, bicycleId, send }: { items: Missing[]; bicycleId: strin
   ));
 }
 
+/** Ready, not ready, or ready once: a proof grows old. */
+function standingWords(ready: Ready): string {
+  if (ready.ready) return 'Ready, as far as it was signed';
+  const old = ready.missing.every((item) => !item.blocks || item.kind === 'aged');
+  return old && ready.provedOn ? `Was ready on ${dayOf(ready.provedOn)}` : 'Not ready';
+}
+
 /** What the law says: whether it may be called ready, and what stands in the way, by where it is put right. */
 export function Verdict({ ready, bicycleId, send }: { ready: Ready; bicycleId: string } & Pick<StageProps, 'send'>) {
   const blocking = ready.missing.filter((item) => item.blocks);
@@ -83,7 +91,7 @@ export function Verdict({ ready, bicycleId, send }: { ready: Ready; bicycleId: s
         }}
       >
         <StateMark state={state} word={false} size={32} />
-        {ready.ready ? 'Ready, as far as it was signed' : 'Not ready'}
+        {standingWords(ready)}
       </Box>
       {blocking.length > 0 && (
         <>

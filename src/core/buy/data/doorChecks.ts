@@ -13,6 +13,8 @@ export const doorCheckRow = z.strictObject({
   partOf: z.enum(DOOR_PARTS),
   how: z.string(),
   applies: z.string().nullable(),
+  /** Whether it is no repair at all once it is found: what remains is what the parts are worth. */
+  stop: z.enum(['yes', 'no']),
   /** How often it is found where nobody has looked. */
   chance: z.number().min(0).max(1),
   partsLowMinor: z.number(),
