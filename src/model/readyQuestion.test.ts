@@ -9,8 +9,10 @@ import type { ReadyAsked } from '@/core/prove/readyInput';
 import type { BicycleKind } from '@/core/bicycle';
 import { applyCommand, type Command } from './commands';
 import { amendment, historyOf, stacks, withRow, type HistoryRow } from './history';
+import { USUAL_SETTINGS } from './fresh';
 import { mergeBicycles } from './merge';
 import { openBicycle } from './migrate';
+import { openBolts } from './readyQuestion';
 import type { Bicycle } from './record';
 
 const START = Date.UTC(2026, 10, 20, 10);
@@ -158,6 +160,19 @@ describe('work reopens what was signed', () => {
     expect(bolts(law(...sign('Ada', 2))).length).toBeGreaterThan(3);
     expect(bolts(law(...sign('Bo', 2)))).toEqual([]);
   });
+});
+
+test('the torque round counts as signed exactly what the law does', () => {
+  const { bicycle, ready } = after(
+    { type: 'unsignBolt', signature: 'sign-stem-expander' },
+    { type: 'markStep', place: 'headset', step: 's', done: true, takes: ['locknut'] },
+    { type: 'workStep', place: 'brake.front', step: 's', done: true },
+  );
+  const bolts = boltsOf(bicycle.kind);
+  const ids = new Set(bolts.map((bolt) => bolt.id));
+  const byLaw = ready.missing.filter((item) => ids.has(item.id)).map((item) => item.id);
+  expect([...openBolts(bicycle, bolts, USUAL_SETTINGS).keys()].sort()).toEqual([...new Set(byLaw)].sort());
+  expect(byLaw).toEqual(expect.arrayContaining(['stem-expander', 'headset-locknut']));
 });
 
 /** What may happen to a bicycle in an hour; few names, so that things meet. */

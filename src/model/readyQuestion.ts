@@ -1,7 +1,8 @@
 import type { ProposedJob } from '@/core/decide/jobs';
 import type { LookOver } from '@/core/inspect/lookOver';
 import { proofsFor } from '@/core/prove/proofs';
-import type { ReadyAsked } from '@/core/prove/readyInput';
+import { boltTroubles, lastChanges, type BoltTrouble } from '@/core/prove/boltTroubles';
+import { readyInput, type ReadyAsked } from '@/core/prove/readyInput';
 import type { Bolt } from '@/core/rebuild/bolts';
 import { own } from '@/core/own';
 import { isBearing, placeLabel } from '@/core/vocabulary/vocabulary';
@@ -89,7 +90,7 @@ function lastSaid<Row extends { by: string }>(rows: Row[]): { last: Row | undefi
   return { last, doneBy };
 }
 
-function boltsOf(bicycle: Bicycle, { bolts }: Reckoned): Rows<'bolts'> {
+function boltsOf(bicycle: Bicycle, bolts: Bolt[]): Rows<'bolts'> {
   return bolts.map((bolt) => {
     const tray = bicycle.trays.find((each) => each.place === bolt.place);
     const away = tray ? partsAway(bicycle, tray) : null;
@@ -197,30 +198,53 @@ function jobsOf(bicycle: Bicycle, { jobs, lookOver }: Reckoned): Rows<'jobs'> {
   ];
 }
 
+type Rules = Pick<WorkshopSettings, 'wrenchEverywhere' | 'secondEyes'>;
+
+function rulesFor(bicycle: Bicycle, { wrenchEverywhere, secondEyes }: Rules) {
+  const customers = wrenchEverywhere === 'customers' && bicycle.purpose === 'customer';
+  return { wrenchEverywhere: wrenchEverywhere === 'always' || customers, secondEyes };
+}
+
+function changesOf(bicycle: Bicycle): Rows<'changes'> {
+  return bicycle.worked.map(({ place, bolt, kind, at }) => ({ place, kind, at, ...(bolt ? { bolt } : {}) }));
+}
+
+/** What the law still asks of each bolt, by its id; a bolt that is not in it counts as signed. */
+export function openBolts(bicycle: Bicycle, bolts: Bolt[], settings: Rules): Map<string, [BoltTrouble, string][]> {
+  const {
+    bolts: asked,
+    changes,
+    rules,
+  } = readyInput.parse({
+    today: '2000-01-01',
+    bolts: boltsOf(bicycle, bolts),
+    changes: changesOf(bicycle),
+    rules: rulesFor(bicycle, settings),
+  });
+  const last = lastChanges(changes);
+  return new Map(
+    asked.flatMap((bolt) => {
+      const troubles = boltTroubles(bolt, rules, last);
+      return troubles.length > 0 ? [[bolt.id, troubles]] : [];
+    }),
+  );
+}
+
 /** The law's question of a bicycle, from its record and what is reckoned of it. Nothing else is asked anywhere. */
-export function readyQuestion(
-  bicycle: Bicycle,
-  reckoned: Reckoned,
-  settings: Pick<WorkshopSettings, 'wrenchEverywhere' | 'secondEyes'>,
-  today: string,
-): ReadyAsked {
+export function readyQuestion(bicycle: Bicycle, reckoned: Reckoned, settings: Rules, today: string): ReadyAsked {
   const recheck = bicycle.rechecks.at(-1);
-  const customers = settings.wrenchEverywhere === 'customers' && bicycle.purpose === 'customer';
   return {
     today,
-    rules: {
-      wrenchEverywhere: settings.wrenchEverywhere === 'always' || customers,
-      secondEyes: settings.secondEyes,
-    },
+    rules: rulesFor(bicycle, settings),
     findings: findingsOf(bicycle, reckoned),
     unlooked: unlookedOf(reckoned),
     trays: traysOf(bicycle, reckoned),
     complaints: reckoned.complaints.map(({ id, said, unsafe }) => ({ id, label: `“${said}”`.slice(0, 300), unsafe })),
     jobs: jobsOf(bicycle, reckoned),
     bearings: bearingsOf(bicycle),
-    bolts: boltsOf(bicycle, reckoned),
+    bolts: boltsOf(bicycle, reckoned.bolts),
     proofs: proofsOf(bicycle),
-    changes: bicycle.worked.map(({ place, bolt, kind, at }) => ({ place, kind, at, ...(bolt ? { bolt } : {}) })),
+    changes: changesOf(bicycle),
     ...(recheck ? { recheck: { at: recheck.at, by: recheck.by } } : {}),
   };
 }

@@ -1,6 +1,6 @@
 import { defineCalculator } from '../calculator';
-import { atLeast } from '../numbers';
 import { row, type Judged } from '../verdict';
+import { boltTroubles, lastChanges, wantsSecondEyes, type ChangeKind, type LastChanges } from './boltTroubles';
 import { readyInput, type ReadyQuestion } from './readyInput';
 
 /** The stage at which a missing thing is put right. */
@@ -55,7 +55,6 @@ const HOLDS_DAYS = 28;
 const DAY_MS = 86_400_000;
 
 type Tell = (kind: MissingKind, id: string, words: string, blocks: boolean, stage: ReadyStage) => void;
-type Row<List extends keyof ReadyQuestion> = ReadyQuestion[List] extends (infer Each)[] ? Each : never;
 
 const plural = (count: number, word: string) => `${count} ${word}${count === 1 ? '' : 's'}`;
 
@@ -121,67 +120,12 @@ function tellTrays({ trays, jobs, bearings }: ReadyQuestion, tell: Tell): void {
   }
 }
 
-type ChangeKind = ReadyQuestion['changes'][number]['kind'];
-
-/** When something was last done to a bolt or a place; −∞ for never. */
-interface LastChanges {
-  set(bolt: string): number;
-  at(kinds: ChangeKind[], places: string[]): number;
-}
-
-function lastChanges(changes: ReadyQuestion['changes']): LastChanges {
-  const last = new Map<string, number>();
-  const keyOf = (kind: ChangeKind, of: string) => `${kind} ${of}`;
-  for (const { kind, bolt, place, at } of changes) {
-    const key = keyOf(kind, kind === 'set' ? (bolt ?? '') : place);
-    last.set(key, Math.max(last.get(key) ?? -Infinity, Date.parse(at)));
-  }
-  const when = (kind: ChangeKind, of: string) => last.get(keyOf(kind, of)) ?? -Infinity;
-  return {
-    set: (bolt) => when('set', bolt),
-    at: (kinds, places) => Math.max(-Infinity, ...kinds.flatMap((kind) => places.map((of) => when(kind, of)))),
-  };
-}
-
-/** What keeps a bolt from being signed as the law asks: each as kind and words. */
-function boltTroubles(bolt: Row<'bolts'>, rules: ReadyQuestion['rules'], last: LastChanges): [MissingKind, string][] {
-  const { id, label, place, signed, minNm, maxNm } = bolt;
-  if (bolt.partOut) return [['part-out', `${label}: its part is not back in`]];
-  if (!signed) return [['unsigned', `${label}: not signed`]];
-  const since = Date.parse(signed.at);
-  const later = last.set(id) > since || last.at(['off', 'renewed'], [place]) > since;
-  if (later) return [['reopened', `${label}: worked on since it was signed`]];
-  const told: [MissingKind, string][] = [];
-  const { how, valueNm, holdTest, by } = signed;
-  if (how === 'wrench') {
-    const inside =
-      (minNm === null || (valueNm !== null && atLeast(valueNm, minNm))) &&
-      (maxNm === null || (valueNm !== null && atLeast(maxNm, valueNm)));
-    if (!inside)
-      told.push([
-        'torque',
-        `${label}: ${valueNm ?? 'no'} N·m by wrench, and its band is ${minNm ?? 0} to ${maxNm ?? '…'} N·m`,
-      ]);
-  } else {
-    // A lever or a catch has no figure that a wrench could show.
-    if (bolt.wrenchAsked || (rules.wrenchEverywhere && maxNm !== null))
-      told.push(['wrench-asked', `${label}: by feel, where the wrench is asked for`]);
-    if (!holdTest) told.push(['hold-test', `${label}: by feel, and its hold was not tried`]);
-  }
-  if (wantsSecondEyes(bolt, by, rules))
-    told.push(['second-eyes', `${label}: signed by whoever did it; another person signs it too`]);
-  return told;
-}
-
-function wantsSecondEyes(
-  { second, doneBy }: { second: boolean; doneBy?: string | undefined },
-  by: string | undefined,
+function tellProof(
+  proof: ReadyQuestion['proofs'][number],
   rules: ReadyQuestion['rules'],
-): boolean {
-  return rules.secondEyes && second && (doneBy === undefined || doneBy === by);
-}
-
-function tellProof(proof: Row<'proofs'>, rules: ReadyQuestion['rules'], last: LastChanges, tell: Tell): void {
+  last: LastChanges,
+  tell: Tell,
+): void {
   const { id, label, kind, safety, result, at, by, accepted, leansOn } = proof;
   if (result === 'failed') {
     const words = accepted ? `${label}: failed, and accepted by ${accepted.by || 'nobody named'}` : `${label}: failed`;

@@ -82,7 +82,7 @@ function stageNotes(bicycle: Bicycle, currency: string): Partial<Record<Stage, s
       : bearingsDone
         ? `${bearingsDone === 1 ? 'one bearing' : `${bearingsDone} bearings`} done`
         : '',
-    rebuild: bicycle.signatures.length ? `${new Set(bicycle.signatures.map((row) => row.bolt)).size} bolts signed` : '',
+    rebuild: bicycle.signatures.length ? boltsTouched(bicycle) : '',
     prove: bicycle.proofs.length ? `${new Set(bicycle.proofs.map((row) => row.proof)).size} signed` : '',
     'hand-over': bicycle.sale.price !== null ? `sold ${money(bicycle.sale.price, currency, true)}` : '',
   };
@@ -247,6 +247,12 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
       </Box>
     </>
   );
+}
+
+/** How many bolts have a signature, whatever the law makes of it. */
+function boltsTouched({ signatures }: Bicycle): string {
+  const count = new Set(signatures.map((row) => row.bolt)).size;
+  return count === 1 ? '1 signature' : `${count} signatures`;
 }
 
 /** One bicycle at one stage, as the address says. */

@@ -27,7 +27,7 @@ function Standing({ rows, nowMs }: { rows: Summary[]; nowMs: number }) {
   const waits = rows.flatMap((row) => row.waits);
   const running = rows.find((row) => row.clockSince !== null);
   const short = rows
-    .filter((row) => row.bought && !row.sold && row.nextMinutes !== null)
+    .filter((row) => row.bought && !row.sold && row.wentOut === null && row.nextMinutes !== null)
     .sort((a, b) => a.nextMinutes! - b.nextMinutes!)[0];
   const lines = [
     up.length > 0 && `Time is up: ${up.map((timer) => timer.label).join(', ')}.`,

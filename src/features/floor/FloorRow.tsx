@@ -131,7 +131,7 @@ export const FloorRow = memo(function FloorRow({
         <Box sx={{ gridColumn: { xs: '1 / -1', md: 'auto' }, minWidth: 0 }}>
           <Box sx={{ color: 'primary.main', fontWeight: 640 }}>
             {STAGE_LABELS[next.stage]} · {next.words}
-            {row.nextMinutes !== null && (
+            {row.nextMinutes !== null && row.wentOut === null && (
               <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
                 , from {hours(row.nextMinutes)}
               </Box>

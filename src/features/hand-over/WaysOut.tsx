@@ -103,9 +103,14 @@ export function WaysOut({
       },
     });
   };
+  if (out)
+    return (
+      <Section title="How it went out">
+        <Gone bicycle={bicycle} send={send} out={out} />
+      </Section>
+    );
   return (
     <Section title="How it goes out" aside={<AtTheBench />}>
-      {out && <Gone bicycle={bicycle} send={send} out={out} />}
       <Choices label="How it goes out" hideLabel options={WAYS} value={way} onChoose={(next) => setWay(next)} />
       <Typography sx={{ mt: 1, maxWidth: '62ch' }}>{WAYS.find((each) => each.id === way)!.words}</Typography>
       {way === 'ready' && ready && !ready.ready && (

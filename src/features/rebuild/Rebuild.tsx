@@ -2,9 +2,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import type { BoltTrouble } from '@/core/prove/boltTroubles';
 import type { Bolt } from '@/core/rebuild/bolts';
 import type { TorqueJudgement } from '@/core/rebuild/judgeTorque';
 import type { Signature } from '@/model/record';
+import { openBolts } from '@/model/readyQuestion';
 import { signedBolts } from '@/model/selectors';
 import { newId } from '@/store/browser';
 import { ReadingField } from '@/ui/ReadingField';
@@ -14,10 +16,19 @@ import { LooseEnds } from './LooseEnds';
 import { AtTheBench } from '../prove/AtTheBench';
 import { useHand } from '../workshop/useHand';
 import { useReckon } from '../workshop/useReckon';
-import type { StageProps } from '../workshop/WorkshopProvider';
+import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { RuledList } from '@/ui/RuledList';
 
 const HANDS = { right: 'right-hand thread', left: 'LEFT-hand thread', none: 'no thread' } as const;
+
+/** What the law still asks of a bolt that is signed; the rest is told by its figure. */
+const TROUBLE_WORDS: Partial<Record<BoltTrouble, string>> = {
+  'part-out': 'its part is not back in',
+  reopened: 'worked on since: sign it again',
+  'wrench-asked': 'the wrench is asked for here',
+  'hold-test': 'its hold was not tried',
+  'second-eyes': 'another person signs it too',
+};
 
 function judgementWords(judgement: TorqueJudgement, row: Signature): string {
   switch (judgement) {
@@ -51,14 +62,21 @@ function BoltRow({
   send,
   bolt,
   signed,
-}: Pick<StageProps, 'send'> & { bolt: Bolt; signed: { judgement: TorqueJudgement; row: Signature } | undefined }) {
+  open,
+}: Pick<StageProps, 'send'> & {
+  bolt: Bolt;
+  signed: { judgement: TorqueJudgement; row: Signature } | undefined;
+  /** What the law still asks of it. */
+  open: [BoltTrouble, string][];
+}) {
   const { name } = useHand();
   const sign = (how: Signature['how'], valueNm: number | null, holdTest = false) =>
     send({
       type: 'signBolt',
       signature: { id: newId(), bolt: bolt.id, how, valueNm, at: new Date().toISOString(), by: name, holdTest },
     });
-  const wrong = signed?.judgement === 'under' || signed?.judgement === 'over';
+  const state =
+    open.length === 0 ? 'fine' : signed?.judgement === 'under' || signed?.judgement === 'over' ? 'unsafe' : 'watch';
   return (
     <Box
       component="li"
@@ -91,18 +109,19 @@ function BoltRow({
             sx={{
               fontSize: '0.92rem',
               mt: 0.5,
-              color: wrong ? stateColour('unsafe') : stateColour('fine'),
+              color: stateColour(state),
               fontWeight: 600,
             }}
           >
-            <StateMark state={wrong ? 'unsafe' : 'fine'} word={false} size={16} />{' '}
-            {judgementWords(signed.judgement, signed.row)}
+            <StateMark state={state} word={false} size={16} /> {judgementWords(signed.judgement, signed.row)}
             {signed.row.holdTest && ', its hold tried'}
             {signed.row.by && `, ${signed.row.by}`}
-            {signed.judgement === 'by feel' && bolt.wrenchAsked && (
-              <Box component="span" sx={{ color: 'text.primary', fontWeight: 400 }}>
-                ; the wrench is asked for here
-              </Box>
+            {open.map(([kind]) =>
+              TROUBLE_WORDS[kind] ? (
+                <Box key={kind} component="span" sx={{ color: 'text.primary', fontWeight: 400 }}>
+                  ; {TROUBLE_WORDS[kind]}
+                </Box>
+              ) : null,
             )}
           </Box>
         )}
@@ -169,6 +188,7 @@ export function Rebuild({ bicycle, send }: StageProps) {
   const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', { kind: bicycle.kind });
   const bolts = output?.bolts ?? [];
   const signed = new Map(signedBolts(bicycle, bolts).map((entry) => [entry.bolt, entry]));
+  const open = openBolts(bicycle, bolts, useSettings());
   return (
     <>
       <LooseEnds bicycle={bicycle} send={send} />
@@ -176,7 +196,7 @@ export function Rebuild({ bicycle, send }: StageProps) {
         title="Torque round"
         aside={
           <>
-            {signed.size} of {bolts.length} signed · <AtTheBench />
+            {bolts.length - open.size} of {bolts.length} signed · <AtTheBench />
           </>
         }
       >
@@ -187,7 +207,13 @@ export function Rebuild({ bicycle, send }: StageProps) {
         {!output && <Typography role="status">Looking the bolts up…</Typography>}
         <RuledList data-readings>
           {bolts.map((bolt) => (
-            <BoltRow key={bolt.id} send={send} bolt={bolt} signed={signed.get(bolt.id)} />
+            <BoltRow
+              key={bolt.id}
+              send={send}
+              bolt={bolt}
+              signed={signed.get(bolt.id)}
+              open={open.get(bolt.id) ?? []}
+            />
           ))}
         </RuledList>
       </Section>
