@@ -193,6 +193,8 @@ test('the green tourer goes from the door to its buyer by mouse, with a reload i
     await expect(stem).toContainText('within its band');
     await expect(page.getByRole('listitem').filter({ hasText: 'Pedal, left' })).toContainText('LEFT-hand thread');
     await page.getByRole('button', { name: 'Sign by feel: Front quick release' }).click();
+    await expect(page.getByText(/^1 of \d+ signed/)).toBeVisible();
+    await page.getByRole('button', { name: 'It holds: Front quick release' }).click();
     await reload(page);
     await expect(page.getByText(/^2 of \d+ signed/)).toBeVisible();
     const unsigned = page.getByRole('button', { name: /^Sign by feel/, pressed: false });

@@ -173,9 +173,13 @@ describe('Decide', () => {
     expect(row).toHaveTextContent('past 1 %');
     await userEvent.click(within(row).getByRole('button', { name: 'Drop, because…' }));
     await userEvent.type(within(row).getByLabelText(/Another reason/), 'the buyer has one{Enter}');
-    expect(record().jobs[0]).toMatchObject({ decision: 'drop', reason: 'the buyer has one' });
+    expect(record().jobs[0]).toMatchObject({
+      decision: 'drop',
+      reason: 'the buyer has one',
+      declined: { by: 'The mechanic', words: 'the buyer has one' },
+    });
     await userEvent.click(within(row).getByRole('button', { name: 'Keep' }));
-    expect(record().jobs[0]).toMatchObject({ decision: 'keep', reason: '' });
+    expect(record().jobs[0]).toMatchObject({ decision: 'keep', reason: '', declined: null });
     await userEvent.click(within(row).getByRole('button', { name: 'Mark as done' }));
     expect(record().jobs[0]!.done).toBe(true);
   });

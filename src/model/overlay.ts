@@ -3,6 +3,7 @@ import type { SignId } from '@/core/drawing/signs';
 import { isBearing, stateRank, type StateId } from '@/core/vocabulary/vocabulary';
 import type { Bicycle, Stage } from './record';
 import { runningTimers } from './selectors';
+import { partsOff } from './trayParts';
 
 interface Seen {
   place: string;
@@ -21,7 +22,7 @@ function gravest(findings: Seen[]): Map<string, StateId> {
 
 /** Whether a tray's assembly is apart: something lies in it that is not back. */
 function isApart(tray: Bicycle['trays'][number]): boolean {
-  return tray.order.some((part) => !tray.backIn.includes(part));
+  return partsOff(tray).length > 0;
 }
 
 /**
@@ -50,7 +51,7 @@ export function overlayFor(
       const back = tray.order.length > 0 && !isApart(tray);
       if (stage === 'overhaul' && tray.after) signs.set(tray.place, { sign: 'bearing-done' });
       else if (isApart(tray)) {
-        const left = tray.order.length - tray.backIn.length;
+        const left = partsOff(tray).length;
         const words = `${left === 1 ? 'one part' : `${left} parts`} in its tray`;
         signs.set(tray.place, stage === 'overhaul' ? { sign: 'open', words } : { sign: 'off', words });
       } else if (back) signs.set(tray.place, { sign: 'fine', words: 'all back in' });

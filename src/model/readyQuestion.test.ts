@@ -14,6 +14,7 @@ import { mergeBicycles } from './merge';
 import { openBicycle } from './migrate';
 import { openBolts } from './readyQuestion';
 import type { Bicycle } from './record';
+import { partsOff } from './trayParts';
 
 const START = Date.UTC(2026, 10, 20, 10);
 const at = (hours: number) => new Date(START + hours * 3_600_000).toISOString();
@@ -160,6 +161,18 @@ describe('work reopens what was signed', () => {
     expect(bolts(law(...sign('Ada', 2))).length).toBeGreaterThan(3);
     expect(bolts(law(...sign('Bo', 2)))).toEqual([]);
   });
+});
+
+test('a part left off on purpose closes its slot everywhere, except where it stops, steers or carries', () => {
+  const off = (place: string): Command[] => [
+    { type: 'markStep', place, step: 's', done: true, takes: ['a'] },
+    { type: 'leaveOff', place, part: 'a', off: true },
+  ];
+  const { bicycle, ready } = after(...off('mudguards'));
+  expect(partsOff(bicycle.trays.find((tray) => tray.place === 'mudguards')!)).toEqual([]);
+  expect(kindsOf(ready)).toEqual([]);
+  expect(ready.missing.filter((item) => item.kind === 'left-off')).toMatchObject([{ blocks: false }]);
+  expect(kindsOf(after(...off('fork')).ready)).toContain('left-off');
 });
 
 test('the torque round counts as signed exactly what the law does', () => {

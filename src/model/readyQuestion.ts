@@ -10,6 +10,7 @@ import type { Bicycle, Tray, WorkshopSettings } from './record';
 import { latestObservations, runningTimers } from './selectors';
 import { momentOf } from './stamps';
 import { trayLeaf } from './leaves';
+import { isSettled, partsOff } from './trayParts';
 
 /** What calculators say of the bicycle, which the law leans on. */
 export interface Reckoned {
@@ -24,12 +25,11 @@ type Rows<List extends keyof ReadyAsked> = NonNullable<ReadyAsked[List]>;
 
 /** Parts of a tray that are not on the bicycle, by where they are. Left off on purpose is none of these. */
 export function partsAway(bicycle: Bicycle, tray: Tray): { out: string[]; missing: string[]; inBath: string[] } {
-  const settled = new Set([...tray.backIn, ...tray.leftOff]);
   const bathed = new Set(runningTimers(bicycle).flatMap(({ timer }) => timer.parts));
   const missing = Object.entries(tray.marks).flatMap(([part, mark]) =>
-    mark === 'missing' && !settled.has(part) ? [part] : [],
+    mark === 'missing' && !isSettled(tray, part) ? [part] : [],
   );
-  const away = tray.order.filter((part) => !settled.has(part) && !missing.includes(part));
+  const away = partsOff(tray).filter((part) => !missing.includes(part));
   const soaks = (part: string) => bathed.has(`${tray.place}/${part}`);
   return { out: away.filter((part) => !soaks(part)), missing, inBath: away.filter(soaks) };
 }

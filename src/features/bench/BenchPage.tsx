@@ -12,6 +12,7 @@ import type { Assembly } from '@/core/strip/assembly';
 import type { Command } from '@/model/commands';
 import { BENCH_TASKS, type BenchTask, type Bicycle, type Stage } from '@/model/record';
 import { countsOf, runningTimers, trayFor } from '@/model/selectors';
+import { partsOff } from '@/model/trayParts';
 import { DetailDrawing } from '@/ui/drawing/DetailDrawing';
 import { clockTime } from '@/ui/format';
 import { useKeys } from '@/ui/keys/useKeys';
@@ -148,7 +149,7 @@ function OpenBench({ bicycle, task, place }: { bicycle: Bicycle; task: BenchTask
   );
   const detail = step ? detailOf(step.place, bicycle.kind) : null;
   const tray = step ? trayFor(bicycle, step.place) : null;
-  const off = tray ? tray.order.filter((part) => !tray.backIn.includes(part)) : [];
+  const off = tray ? partsOff(tray) : [];
   return (
     <Box sx={{ minHeight: '100dvh', display: 'flex', flexDirection: 'column', bgcolor: 'sheet.paper' }}>
       <Box component="header" sx={{ display: 'flex', alignItems: 'center', gap: 2, px: { xs: 1.5, md: 3 }, pt: 1 }}>

@@ -11,6 +11,7 @@ import type { Command } from '@/model/commands';
 import type { BenchTask, Bicycle } from '@/model/record';
 import { workedSteps } from '@/model/bearings';
 import { countsOf, latestObservations, signedBolts, trayFor } from '@/model/selectors';
+import { isSettled } from '@/model/trayParts';
 
 /** One step as the bench shows it, whatever the job. */
 export interface BenchStep {
@@ -107,7 +108,7 @@ function putBackSteps(bicycle: Bicycle, assembly: Assembly): BenchStep[] {
       turn: step ? turnAt(step, bicycle.kind, 'tighten') : null,
       count: side ? { side, what: 'in' as const } : null,
       parts: [id],
-      done: tray.backIn.includes(id),
+      done: isSettled(tray, id),
       waitsFor: side && countsOf(tray, side).in === null ? 'Count them in first.' : null,
       finish: { type: 'putBack', place: assembly.place, part: id, back: true },
       undo: { type: 'putBack', place: assembly.place, part: id, back: false },

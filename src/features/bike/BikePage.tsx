@@ -9,6 +9,7 @@ import { checkPlaces } from '@/core/inspect/checks';
 import type { Command } from '@/model/commands';
 import { STAGES, type Bicycle, type Stage } from '@/model/record';
 import { latestObservations, runningTimers } from '@/model/selectors';
+import { partsOff } from '@/model/trayParts';
 import { DrawingLegend } from '@/ui/drawing/DrawingLegend';
 import { money } from '@/ui/format';
 import { useKeys } from '@/ui/keys/useKeys';
@@ -63,10 +64,7 @@ function stageNotes(bicycle: Bicycle, currency: string): Partial<Record<Stage, s
   const running = runningTimers(bicycle).length;
   const bearingsDone = bicycle.trays.filter((tray) => tray.after).length;
   const setting = bicycle.trays.find((tray) => !tray.after && tray.trials.length > 0);
-  const off = bicycle.trays.reduce(
-    (sum, tray) => sum + tray.order.filter((part) => !tray.backIn.includes(part)).length,
-    0,
-  );
+  const off = bicycle.trays.reduce((sum, tray) => sum + partsOff(tray).length, 0);
   return {
     buy: bicycle.purchase
       ? `paid ${money(bicycle.purchase.paid, currency, true)}`

@@ -10,6 +10,7 @@ import type { Finding } from '@/core/inspect/lookOver';
 import type { Bolt } from '@/core/rebuild/bolts';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { signedBolts } from '@/model/selectors';
+import { partsOff } from '@/model/trayParts';
 import { DetailDrawing } from '@/ui/drawing/DetailDrawing';
 import { dayOf } from '@/ui/format';
 import { StateMark } from '@/ui/StateMark';
@@ -42,7 +43,7 @@ export function PlaceCard({
   const tray = bicycle.trays.find((each) => each.place === place);
   const trays = useTrays(bicycle);
   const detail = detailOf(place, bicycle.kind);
-  const off = tray ? tray.order.filter((part) => !tray.backIn.includes(part)) : [];
+  const off = tray ? partsOff(tray) : [];
   return (
     <Box
       component="section"

@@ -24,7 +24,9 @@ import { Deliveries } from './Deliveries';
 import { Estimate } from './Estimate';
 import { JobRow } from './JobRow';
 import { useFindings } from '../bike/useFindings';
+import { useHand } from '../workshop/useHand';
 import { useReckon } from '../workshop/useReckon';
+import { useToday } from '../workshop/useToday';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { RuledList } from '@/ui/RuledList';
 
@@ -215,6 +217,8 @@ function groupsOf(proposed: ProposedJob[]) {
 export function Decide({ bicycle, send }: StageProps) {
   const { currency, labourPerHour, customerPerHour } = useSettings();
   const lookOver = useFindings(bicycle);
+  const { name } = useHand();
+  const today = useToday();
   const [tried, setTried] = useState<Record<string, boolean> | null>(null);
   const { output } = useReckon<{ jobs: ProposedJob[] }>(
     'decide.jobs',
@@ -296,8 +300,13 @@ export function Decide({ bicycle, send }: StageProps) {
                     send({
                       type: 'decideJob',
                       job: tried[job.id]
-                        ? { ...job, decision: 'keep', reason: '' }
-                        : { ...job, decision: 'drop', reason: 'Tried without it' },
+                        ? { ...job, decision: 'keep', reason: '', declined: null }
+                        : {
+                            ...job,
+                            decision: 'drop',
+                            reason: 'Tried without it',
+                            declined: { by: name, on: today, words: 'Tried without it' },
+                          },
                     });
                   }
                   setTried(null);

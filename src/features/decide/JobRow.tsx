@@ -123,9 +123,9 @@ export function JobRow({
           >
             {decided?.decision === 'keep' ? 'Kept' : 'Keep'}
           </Button>
-          {!dropped && (
+          {(!dropped || !decided?.declined) && (
             <Button size="small" color="inherit" aria-expanded={asking} onClick={() => setAsking(!asking)}>
-              Drop, because…
+              {dropped ? 'Say why, in writing…' : 'Drop, because…'}
             </Button>
           )}
           {decided?.decision === 'keep' && (

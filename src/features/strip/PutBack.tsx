@@ -8,6 +8,7 @@ import { useState } from 'react';
 import { ballsDue, checkCounts } from '@/core/bearings/counts';
 import { backwards, ballRowOf, partIn, partWords, skippedBy, turnAt } from '@/core/strip/tray';
 import { countsOf } from '@/model/selectors';
+import { isSettled } from '@/model/trayParts';
 import { Disclosure } from '@/ui/Disclosure';
 import { RuledList } from '@/ui/RuledList';
 import { stateColour } from '@/ui/StateMark';
@@ -22,7 +23,7 @@ import { WhichWay } from './WhichWay';
 export function PutBack({ bicycle, send, assembly, tray }: TrayProps) {
   const [asked, setAsked] = useState<string | null>(null);
   const order = backwards(tray.order);
-  const next = order.find((id) => !tray.backIn.includes(id));
+  const next = order.find((id) => !isSettled(tray, id));
   const named = (id: string) => partWords(partIn(assembly, tray.extra, id));
   const put = (part: string, back: boolean) => {
     setAsked(null);
@@ -38,7 +39,7 @@ export function PutBack({ bicycle, send, assembly, tray }: TrayProps) {
     const back = tray.backIn.includes(id);
     const current = id === next;
     const question = step ? turnAt(step, bicycle.kind, 'tighten') : null;
-    const over = skippedBy(id, tray.order, tray.backIn);
+    const over = skippedBy(id, tray.order, [...tray.backIn, ...tray.leftOff]);
     const gone = own(tray.marks, id);
     const uncounted = row !== null && countsOf(tray, row).in === null;
     return (
@@ -70,6 +71,7 @@ export function PutBack({ bicycle, send, assembly, tray }: TrayProps) {
                 here.
               </Box>
             )}
+            {tray.leftOff.includes(id) && <Box sx={{ color: 'text.secondary' }}>Left off on purpose.</Box>}
             {gone && (
               <>
                 <Box sx={{ color: stateColour('replace'), fontWeight: 620 }}>

@@ -5,6 +5,7 @@ import type { Assembly } from '@/core/strip/tray';
 import type { Trays } from '@/core/strip/trays';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { trayFor } from '@/model/selectors';
+import { partsOff } from '@/model/trayParts';
 import { OpenRow } from '@/ui/OpenRow';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
@@ -25,7 +26,7 @@ function Row({
 }) {
   const tray = trayFor(bicycle, assembly.place);
   const next = assembly.steps.find((step) => !tray.doneSteps.includes(step.id));
-  const off = tray.order.filter((part) => !tray.backIn.includes(part)).length;
+  const off = partsOff(tray).length;
   const wrong = Object.keys(tray.marks).length;
   return (
     <OpenRow columns="minmax(0, 1fr) auto" onOpen={onOpen}>

@@ -8,6 +8,7 @@ import { useState } from 'react';
 import type { StripOrder } from '@/core/strip/order';
 import { backwards, partIn, sorted, partWords, turnAt, type Assembly } from '@/core/strip/tray';
 import { trayFor } from '@/model/selectors';
+import { isSettled } from '@/model/trayParts';
 import { newId } from '@/store/browser';
 import { Choices } from '@/ui/Choices';
 import { KeptText } from '@/ui/KeptText';
@@ -54,7 +55,7 @@ export function TrayView({
   const [adding, setAdding] = useState(false);
   const taking = assembly.steps.find((step) => !tray.doneSteps.includes(step.id) && step.takes.length > 0);
   const taken = assembly.parts.find((part) => part.id === taking?.takes[0]) ?? assembly.parts[0]!;
-  const next = backwards(tray.order).find((id) => !tray.backIn.includes(id));
+  const next = backwards(tray.order).find((id) => !isSettled(tray, id));
   const hand = way === 'apart' ? (current?.takes ?? []) : next ? [next] : [];
   const atTool = (way === 'apart' ? current : assembly.steps.find((step) => next && step.takes.includes(next))) ?? null;
   const atHand = { words: partWords(taken), material: taken.materials[0] };
