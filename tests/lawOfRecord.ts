@@ -63,7 +63,9 @@ export function forbidden(bicycle: Bicycle, today: string): string[] {
     const seen = rows.filter((row) => stateOf(bicycle, row) !== 'not-looked-at');
     never(`not looked at: ${check.id}`, seen.length === 0);
     const state = seen.length > 0 ? stateOf(bicycle, seen.at(-1)!) : null;
-    const accepted = bicycle.acceptances.some((row) => row.check === check.id && ms(row.at) >= ms(rows.at(-1)?.at ?? ''));
+    const accepted = bicycle.acceptances.some(
+      (row) => row.check === check.id && ms(row.at) >= ms(rows.at(-1)?.at ?? ''),
+    );
     const cleared = bicycle.endings.some((row) => row.check === check.id && ms(row.at) >= ms(rows.at(-1)?.at ?? ''));
     never(`open: ${check.id}`, (state === 'service' || state === 'replace') && !accepted && !cleared);
   }

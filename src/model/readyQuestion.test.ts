@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { fromSchema } from '../../tests/fromSchema';
 import { forbidden } from '../../tests/lawOfRecord';
 import { runs } from '../../tests/runs';
 import { asked, boltsOf, lawOf, wholeBicycle } from '../../tests/wholeBicycle';
@@ -7,7 +8,7 @@ import { proofs } from '@/core/prove/proofs';
 import type { Ready } from '@/core/prove/ready';
 import type { ReadyAsked } from '@/core/prove/readyInput';
 import type { BicycleKind } from '@/core/bicycle';
-import { applyCommand, type Command } from './commands';
+import { applyCommand, command as everyCommand, type Command } from './commands';
 import { amendment, historyOf, stacks, withRow, type HistoryRow } from './history';
 import { USUAL_SETTINGS } from './fresh';
 import { mergeBicycles } from './merge';
@@ -279,10 +280,13 @@ const command = (hours: number): fc.Arbitrary<Command> => {
       .map((brakes): Command => ({ type: 'describeKind', changes: { brakes } })),
   );
 };
+/** Any command that there is, with whatever its schema lets in. */
+const any = fromSchema(everyCommand).map((drawn) => JSON.parse(JSON.stringify(drawn)) as Command);
 const hour = (hours: number): fc.Arbitrary<Life> =>
   fc.oneof(
     { weight: 8, arbitrary: command(hours).map((each): Life => ({ command: each })) },
     { weight: 2, arbitrary: command(hours).map((each): Life => ({ elsewhere: each })) },
+    { weight: 3, arbitrary: any.map((each): Life => ({ command: each })) },
     { weight: 2, arbitrary: fc.constant<Life>({ undo: true }) },
     { weight: 1, arbitrary: fc.constant<Life>({ redo: true }) },
     { weight: 1, arbitrary: fc.constant<Life>({ round: true }) },

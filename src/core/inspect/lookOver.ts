@@ -19,7 +19,7 @@ const input = z.strictObject({
   found: z
     .array(
       z.strictObject({
-        check: z.string().max(40),
+        check: z.string().max(64),
         evidence,
         seenAs: z.enum(SEEN_AS).default('bought'),
         at: z.iso.datetime().optional(),
@@ -35,7 +35,7 @@ const input = z.strictObject({
   ended: z
     .array(
       z.strictObject({
-        check: z.string().max(40),
+        check: z.string().max(64),
         how: z.enum(['removed', 'cleared']),
         by: z.string().max(80),
         on: z.iso.date(),
