@@ -310,6 +310,19 @@ describe('what is said of a missing thing', () => {
   });
 });
 
+describe('for its parts', () => {
+  test('a condemned fork leaves marked or cut, and that is written down', async () => {
+    const { record } = await drawStage(HandOver, [seen('fork', { byEye: 'unsafe' })]);
+    await userEvent.click(button('For its parts'));
+    await userEvent.type(screen.getByLabelText('Who takes it'), 'Own drawer');
+    const marked = await screen.findByLabelText('Marked or cut, never sold on: Fork');
+    expect(button('It goes for its parts')).toBeDisabled();
+    await userEvent.click(marked);
+    await userEvent.click(button('It goes for its parts'));
+    expect(record().waysOut).toMatchObject([{ way: 'parts', words: 'Marked or cut, never sold on: Fork' }]);
+  });
+});
+
 describe('Hand over', () => {
   test('as it is: who takes it and that they were told; never called ready, and what stands open goes along', async () => {
     const { record } = await drawStage(HandOver);

@@ -76,7 +76,7 @@ export function HandOver({ bicycle, send }: StageProps) {
   return (
     <>
       <Box className="no-print">
-        <WaysOut bicycle={bicycle} send={send} ready={ready} findings={lookOver?.findings ?? []} />
+        <WaysOut bicycle={bicycle} send={send} ready={ready} findings={lookOver?.findings ?? null} />
         <Section title="What it earned">
           <Earned bicycle={bicycle} />
         </Section>

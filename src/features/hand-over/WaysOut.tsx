@@ -75,7 +75,7 @@ export function WaysOut({
   send,
   ready,
   findings,
-}: StageProps & { ready: Ready | null; findings: LookOver['findings'] }) {
+}: StageProps & { ready: Ready | null; findings: LookOver['findings'] | null }) {
   const out = lastWayOut(bicycle);
   const today = useToday();
   const { name } = useHand();
@@ -84,10 +84,12 @@ export function WaysOut({
   const [told, setTold] = useState(false);
   const [packed, setPacked] = useState(false);
   const [marked, setMarked] = useState(false);
-  const cut = condemned(findings);
+  const cut = condemned(findings ?? []);
   const blocking = ready?.missing.filter((item) => item.blocks) ?? [];
-  const mayGo =
-    way === 'ready' ? ready?.ready === true : to.trim() !== '' && (way === 'parts' ? cut.length === 0 || marked : told);
+  // Nothing goes out before it is known what stands open, and what is condemned.
+  const known = ready !== null && findings !== null;
+  const said = way === 'parts' ? cut.length === 0 || marked : told;
+  const mayGo = known && (way === 'ready' ? ready.ready : to.trim() !== '' && said);
   const go = () => {
     send({
       type: 'goOut',
