@@ -215,7 +215,8 @@ export function withLeaves(
           const empty = (newTray(place) as Any)[part!] as Any;
           putField(fields[part!] as Any, field.join('/'), value ?? own(empty, field.join('/')));
         } else if ((TRAY_PLAIN as readonly string[]).includes(part!))
-          putField(fields, part!, value === undefined ? (newTray(place) as Any)[part!] : value);
+          // An undo writes nothing for what was not there: the field is as an empty tray has it.
+          putField(fields, part!, value ?? (newTray(place) as Any)[part!]);
       }
     }
   });

@@ -280,8 +280,10 @@ const command = (hours: number): fc.Arbitrary<Command> => {
       .map((brakes): Command => ({ type: 'describeKind', changes: { brakes } })),
   );
 };
-/** Any command that there is, with whatever its schema lets in. */
-const any = fromSchema(everyCommand).map((drawn) => JSON.parse(JSON.stringify(drawn)) as Command);
+/** Any command that there is, with whatever its schema lets in. An undo is made from the history, and never of thin air. */
+const any = fromSchema(everyCommand)
+  .map((drawn) => JSON.parse(JSON.stringify(drawn)) as Command)
+  .filter((drawn) => drawn.type !== 'amend');
 const hour = (hours: number): fc.Arbitrary<Life> =>
   fc.oneof(
     { weight: 8, arbitrary: command(hours).map((each): Life => ({ command: each })) },
@@ -329,6 +331,15 @@ function lived(start: Bicycle, hours: Life[]): Bicycle[] {
   return states;
 }
 
+function lawIfAny(bicycle: Bicycle) {
+  try {
+    return lawOf(bicycle, TODAY);
+  } catch (error) {
+    if (String(error).includes('"status":"refused"')) return null;
+    throw error;
+  }
+}
+
 const LISTS = [
   'findings',
   'unlooked',
@@ -348,7 +359,9 @@ test('in no life of a bicycle is it called ready while its record forbids it; an
   fc.assert(
     fc.property(fc.constantFrom(...whole), life, (start, hours) => {
       for (const bicycle of lived(start, hours)) {
-        const law = lawOf(bicycle, TODAY);
+        const law = lawIfAny(bicycle);
+        // What no calculator knows, such as a complaint of a newer table, leaves the law without an answer: never ready.
+        if (law === null) continue;
         const why = forbidden(bicycle, TODAY);
         states += 1;
         ready += Number(law.ready.ready);
