@@ -310,6 +310,17 @@ describe('what is said of a missing thing', () => {
   });
 });
 
+test('a complaint that no table here knows is told, and never ready', async () => {
+  await drawStage(Prove, [
+    {
+      type: 'putComplaint',
+      complaint: { id: 'c', complaints: ['sings'], results: [], unavailable: [], closedAt: null },
+    },
+  ]);
+  expect(await screen.findByText(/not known here/)).toBeInTheDocument();
+  expect(screen.getByText('Not ready')).toBeInTheDocument();
+});
+
 describe('for its parts', () => {
   test('a condemned fork leaves marked or cut, and that is written down', async () => {
     const { record } = await drawStage(HandOver, [seen('fork', { byEye: 'unsafe' })]);

@@ -1,3 +1,4 @@
+import type { Ready } from '@/core/prove/ready';
 import type { WayOut } from './provingRows';
 import type { Bicycle, ProofMark } from './record';
 
@@ -34,4 +35,17 @@ export function outWords(way: WayOut['way'], open: { words: string }[], cut: str
     .map(({ words }) => words)
     .join('; ')
     .slice(0, 2000);
+}
+
+/** The law where a record says what no table here knows, such as a complaint of a newer release: not ready, with why. */
+export function unanswered(why: string): Ready {
+  const words = `The record says something that is not known here (${why})`;
+  return {
+    ready: false,
+    verdict: 'not-ready',
+    provedOn: null,
+    missing: [{ kind: 'complaint', id: 'record', words, blocks: true, stage: 'look-over' }],
+    reasons: [words],
+    working: [],
+  };
 }

@@ -6,12 +6,12 @@ import type { Evidence } from '@/core/inspect/evidence';
 import type { Bolt } from '@/core/rebuild/bolts';
 import type { BenchTask } from '@/model/record';
 import { countsOf, latestObservations, trayFor } from '@/model/selectors';
-import { newId } from '@/store/browser';
 import { ReadingField } from '@/ui/ReadingField';
 import { StateMark } from '@/ui/StateMark';
 import { useFindings } from '../bike/useFindings';
 import { EvidenceFields } from '../look-over/EvidenceFields';
 import { observe } from '../look-over/observe';
+import { markProof, signBolt } from '../prove/signing';
 import { BallCounter } from '../strip/BallCounter';
 import { useHand } from '../workshop/useHand';
 import type { StageProps } from '../workshop/WorkshopProvider';
@@ -43,20 +43,8 @@ export function Asks({
   }
   if (task === 'torque') {
     const bolt = bolts.find((each) => each.id === step.id);
-    const sign = (how: 'wrench' | 'feel', valueNm: number | null) =>
-      send({
-        type: 'signBolt',
-        signature: {
-          id: newId(),
-          bolt: step.id,
-          how,
-          valueNm,
-          at: new Date().toISOString(),
-          by: name,
-          // Its hold is told above the key: pressing it says that it was tried.
-          holdTest: how === 'feel',
-        },
-      });
+    // Its hold is told above the key: pressing it says that it was tried.
+    const sign = (valueNm: number | null) => send(signBolt(step.id, valueNm, name, valueNm === null));
     return (
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'start', flexWrap: 'wrap' }}>
         {bolt?.torqueMaxNm !== null && (
@@ -69,7 +57,7 @@ export function Asks({
             width={220}
             value={null}
             keepEmpty
-            onCommit={(value) => sign('wrench', value)}
+            onCommit={(value) => sign(value)}
             refuse={(value) => (value <= 0 || value > 300 ? 'no bolt here takes that' : null)}
             judge={(value) =>
               bolt?.torqueMinNm == null || bolt.torqueMaxNm === null
@@ -82,26 +70,14 @@ export function Asks({
             }
           />
         )}
-        <Button variant="outlined" size="large" onClick={() => sign('feel', null)} sx={{ minHeight: 60 }}>
+        <Button variant="outlined" size="large" onClick={() => sign(null)} sx={{ minHeight: 60 }}>
           By feel, and it holds
         </Button>
       </Box>
     );
   }
   if (task === 'prove') {
-    const mark = (passed: boolean) =>
-      send({
-        type: 'markProof',
-        mark: {
-          id: newId(),
-          proof: step.id,
-          passed,
-          how: 'by hand',
-          at: new Date().toISOString(),
-          by: name,
-          accepted: null,
-        },
-      });
+    const mark = (passed: boolean) => send(markProof(step.id, passed, name));
     return (
       <Box sx={{ display: 'flex', gap: 2 }}>
         <Button

@@ -3,12 +3,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { proofMarkOf } from '@/model/proving';
 import type { Proof } from '@/core/prove/proofs';
-import { newId } from '@/store/browser';
 import { dayOf } from '@/ui/format';
 import { stateColour } from '@/ui/StateMark';
 import { useHand } from '../workshop/useHand';
 import { useToday } from '../workshop/useToday';
 import type { StageProps } from '../workshop/WorkshopProvider';
+import { markProof } from './signing';
 
 const ACCEPTED = ['Known, and not unsafe', 'The owner knows it and agrees'];
 
@@ -19,19 +19,7 @@ export function ProofRow({ bicycle, send, proof, reopened }: StageProps & { proo
   const mark = proofMarkOf(bicycle, proof.id);
   const set = (passed: boolean) => {
     if (mark && mark.passed === passed && !reopened && mark.by === name) send({ type: 'unmarkProof', mark: mark.id });
-    else
-      send({
-        type: 'markProof',
-        mark: {
-          id: newId(),
-          proof: proof.id,
-          passed,
-          how: 'by hand',
-          at: new Date().toISOString(),
-          by: name,
-          accepted: null,
-        },
-      });
+    else send(markProof(proof.id, passed, name));
   };
   return (
     <Box

@@ -3,6 +3,7 @@ import type { ProposedJob } from '@/core/decide/jobs';
 import type { OpenComplaints } from '@/core/inspect/openComplaints';
 import type { Ready } from '@/core/prove/ready';
 import type { Bolt } from '@/core/rebuild/bolts';
+import { unanswered } from '@/model/proving';
 import { readyQuestion } from '@/model/readyQuestion';
 import type { Bicycle } from '@/model/record';
 import { complaintsInput, jobsInput } from '@/model/selectors';
@@ -17,13 +18,16 @@ export function useReady(bicycle: Bicycle): Ready | null {
   const today = useToday();
   const lookOver = useFindings(bicycle);
   const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', { kind: bicycle.kind });
-  const { output: complaints } = useReckon<OpenComplaints>('inspect.openComplaints', complaintsInput(bicycle));
+  const { output: complaints, errors: strange } = useReckon<OpenComplaints>(
+    'inspect.openComplaints',
+    complaintsInput(bicycle),
+  );
   const { output: decided } = useReckon<{ jobs: ProposedJob[] }>(
     'decide.jobs',
     lookOver && jobsInput(bicycle, lookOver.findings),
   );
   const known = lookOver && output && complaints && decided;
-  const { output: ready } = useReckon<Ready>(
+  const { output: ready, errors } = useReckon<Ready>(
     'prove.ready',
     known
       ? readyQuestion(
@@ -34,5 +38,7 @@ export function useReady(bicycle: Bicycle): Ready | null {
         )
       : null,
   );
+  const [refused] = [...strange, ...errors];
+  if (refused) return unanswered(refused.message);
   return known ? ready : null;
 }

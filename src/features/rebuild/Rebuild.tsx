@@ -8,12 +8,12 @@ import type { TorqueJudgement } from '@/core/rebuild/judgeTorque';
 import type { Signature } from '@/model/record';
 import { openBolts } from '@/model/readyQuestion';
 import { signedBolts } from '@/model/selectors';
-import { newId } from '@/store/browser';
 import { ReadingField } from '@/ui/ReadingField';
 import { Section } from '@/ui/Section';
 import { stateColour, StateMark } from '@/ui/StateMark';
 import { LooseEnds } from './LooseEnds';
 import { AtTheBench } from '../prove/AtTheBench';
+import { signBolt } from '../prove/signing';
 import { useHand } from '../workshop/useHand';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
@@ -70,11 +70,7 @@ function BoltRow({
   open: [BoltTrouble, string][];
 }) {
   const { name } = useHand();
-  const sign = (how: Signature['how'], valueNm: number | null, holdTest = false) =>
-    send({
-      type: 'signBolt',
-      signature: { id: newId(), bolt: bolt.id, how, valueNm, at: new Date().toISOString(), by: name, holdTest },
-    });
+  const sign = (valueNm: number | null) => send(signBolt(bolt.id, valueNm, name, false));
   const state =
     open.length === 0 ? 'fine' : signed?.judgement === 'under' || signed?.judgement === 'over' ? 'unsafe' : 'watch';
   return (
@@ -159,7 +155,7 @@ function BoltRow({
             keepEmpty={false}
             value={signed?.row.valueNm ?? null}
             width={140}
-            onCommit={(valueNm) => sign('wrench', valueNm)}
+            onCommit={(valueNm) => sign(valueNm)}
             refuse={(v) => (v <= 0 || v > 300 ? 'no bolt here takes that' : null)}
           />
         )}
@@ -168,7 +164,7 @@ function BoltRow({
           aria-pressed={signed?.row.how === 'feel'}
           aria-label={`Sign by feel: ${bolt.label}`}
           onClick={() =>
-            signed?.row.how === 'feel' ? send({ type: 'unsignBolt', signature: signed.row.id }) : sign('feel', null)
+            signed?.row.how === 'feel' ? send({ type: 'unsignBolt', signature: signed.row.id }) : sign(null)
           }
         >
           By feel

@@ -1,0 +1,17 @@
+import type { Command } from '@/model/commands';
+import { newId } from '@/store/browser';
+
+/** The command that signs a proof, now and by whoever is at the bench. */
+export function markProof(proof: string, passed: boolean, by: string): Command {
+  const at = new Date().toISOString();
+  return { type: 'markProof', mark: { id: newId(), proof, passed, how: 'by hand', at, by, accepted: null } };
+}
+
+/** The command that signs a bolt, now and by whoever is at the bench; without a figure it is by feel. */
+export function signBolt(bolt: string, valueNm: number | null, by: string, holdTest: boolean): Command {
+  const how = valueNm === null ? 'feel' : 'wrench';
+  return {
+    type: 'signBolt',
+    signature: { id: newId(), bolt, how, valueNm, at: new Date().toISOString(), by, holdTest },
+  };
+}
