@@ -81,7 +81,7 @@ function stageNotes(bicycle: Bicycle, currency: string): Partial<Record<Stage, s
         ? `${bearingsDone === 1 ? 'one bearing' : `${bearingsDone} bearings`} done`
         : '',
     rebuild: bicycle.signatures.length ? boltsTouched(bicycle) : '',
-    prove: bicycle.proofs.length ? `${new Set(bicycle.proofs.map((row) => row.proof)).size} signed` : '',
+    prove: bicycle.proofs.length ? `${new Set(bicycle.proofs.map((row) => row.proof)).size} tried` : '',
     'hand-over': bicycle.sale.price !== null ? `sold ${money(bicycle.sale.price, currency, true)}` : '',
   };
 }
