@@ -1,105 +1,29 @@
-import { bearingsBenches } from './bearings/bench';
-import { bearingsCartridgeSet } from './bearings/cartridgeSet';
-import { bearingsContact } from './bearings/contact';
-import { bearingsLearnDrag } from './bearings/learnDrag';
-import { bearingsAdjustCone } from './bearings/adjustCone';
-import { bearingsBallCount } from './bearings/ballCount';
-import { bearingsClampAllowance } from './bearings/clampAllowance';
-import { bearingsGrade } from './bearings/grade';
-import { bearingsIdentifyBall } from './bearings/identifyBall';
-import { bearingsIdentifyCartridge } from './bearings/identifyCartridge';
-import { bearingsServiceSet } from './bearings/serviceSet';
-import { bearingsServiceDue } from './bearings/serviceDue';
-import { buyAge } from './buy/age';
-import { buyAppraise } from './buy/appraise';
-import { buyComparables } from './buy/comparables';
-import { buyFeatures } from './buy/features';
-import { buyFit } from './buy/fit';
 import type { Calculator } from './calculator';
-import { cleanFinish } from './clean/finish';
-import { cleanOptions } from './clean/options';
-import { cleanPlan } from './clean/plan';
-import { decideJobs } from './decide/jobs';
-import { decideWeigh } from './decide/weigh';
-import { identifyMatch } from './identify/match';
-import { identifyTables } from './identify/tables';
-import { inspectChainWear } from './inspect/chainWear';
-import { inspectCrankPlay } from './inspect/crankPlay';
-import { inspectDiagnose } from './inspect/diagnose';
-import { inspectDisc } from './inspect/disc';
-import { inspectHanger } from './inspect/hanger';
-import { inspectKnowledge } from './inspect/knowledge';
-import { inspectLookOver } from './inspect/lookOver';
-import { inspectOpenComplaints } from './inspect/openComplaints';
-import { inspectRemedy } from './inspect/remedy';
-import { inspectRimPlay } from './inspect/rimPlay';
-import { inspectRunout } from './inspect/runout';
-import { inspectSpokeMap } from './inspect/spokeMap';
-import { inspectTyreAge } from './inspect/tyreAge';
-import { inspectWearLimit } from './inspect/wearLimit';
-import { moneyAppraise } from './money/appraise';
-import { moneyDrive } from './money/drive';
-import { moneyResult } from './money/result';
-import { moneySamples } from './money/samples';
-import { practiceLevels } from './practice/levels';
-import { proveReady } from './prove/ready';
-import { rebuildBolts } from './rebuild/bolts';
-import { stripLadder } from './strip/ladder';
-import { stripStuck } from './strip/stuck';
-import { stripTrays } from './strip/trays';
-import { stripTurn } from './strip/turn';
+import { calculators as bearings } from './bearings/calculators';
+import { calculators as buy } from './buy/calculators';
+import { calculators as clean } from './clean/calculators';
+import { calculators as decide } from './decide/calculators';
+import { calculators as identify } from './identify/calculators';
+import { calculators as inspect } from './inspect/calculators';
+import { calculators as money } from './money/calculators';
+import { calculators as practice } from './practice/calculators';
+import { calculators as prove } from './prove/calculators';
+import { calculators as rebuild } from './rebuild/calculators';
+import { calculators as strip } from './strip/calculators';
 
-/** Every calculator; the worker, the command line and the HTTP route know no other list. */
+/** Every calculator; the command line and the HTTP route know no other list, and the worker's subjects are held against it. */
 export const registry = [
-  moneyAppraise,
-  moneyResult,
-  moneyDrive,
-  moneySamples,
-  buyAppraise,
-  buyComparables,
-  buyFit,
-  buyAge,
-  buyFeatures,
-  inspectChainWear,
-  inspectDisc,
-  inspectCrankPlay,
-  inspectWearLimit,
-  inspectHanger,
-  inspectRunout,
-  inspectRimPlay,
-  inspectSpokeMap,
-  inspectTyreAge,
-  inspectKnowledge,
-  inspectDiagnose,
-  inspectRemedy,
-  inspectOpenComplaints,
-  inspectLookOver,
-  decideJobs,
-  decideWeigh,
-  identifyMatch,
-  identifyTables,
-  stripTurn,
-  stripTrays,
-  stripLadder,
-  stripStuck,
-  cleanOptions,
-  cleanPlan,
-  cleanFinish,
-  bearingsBallCount,
-  bearingsIdentifyBall,
-  bearingsIdentifyCartridge,
-  bearingsClampAllowance,
-  bearingsAdjustCone,
-  bearingsGrade,
-  bearingsServiceDue,
-  bearingsServiceSet,
-  bearingsBenches,
-  bearingsCartridgeSet,
-  bearingsLearnDrag,
-  bearingsContact,
-  rebuildBolts,
-  proveReady,
-  practiceLevels,
+  ...money,
+  ...buy,
+  ...inspect,
+  ...decide,
+  ...identify,
+  ...strip,
+  ...clean,
+  ...bearings,
+  ...rebuild,
+  ...prove,
+  ...practice,
 ] as const;
 
 type Registered = (typeof registry)[number];

@@ -7,7 +7,7 @@ function workers() {
     const worker = { answers: [] as ((output: unknown) => void)[], ended: false };
     started.push(worker);
     return {
-      reckon: () => new Promise((resolve) => worker.answers.push((output) => resolve({ status: 'ok', output }))),
+      reckon: () => new Promise((resolve) => worker.answers.push((output) => resolve({ ok: true, output }))),
       end: () => void (worker.ended = true),
     };
   };
@@ -54,7 +54,7 @@ test('a reckoning that goes on after it was cancelled loses its worker, and the 
 test('a worker that breaks is told to its caller and replaced', async () => {
   let breaks = true;
   const reckoner = createReckoner(() => ({
-    reckon: () => (breaks ? Promise.reject(new Error('broke')) : Promise.resolve({ status: 'ok', output: 1 })),
+    reckon: () => (breaks ? Promise.reject(new Error('broke')) : Promise.resolve({ ok: true as const, output: 1 })),
     end: () => undefined,
   }));
   await expect(reckoner.reckon('a', 'strip.turn', {})).rejects.toThrow('broke');

@@ -1,11 +1,11 @@
-import type { InputError } from '@/core/calculator';
+import type { Answer, InputError } from '@/core/calculator';
 import { LONG } from './lane';
 
 export type Reckoned<Output = unknown> = { ok: true; output: Output } | { ok: false; errors: InputError[] };
 
 /** A worker that has been started, and how to end it. */
 export interface Started {
-  reckon(id: string, input: unknown): Promise<{ status: string; output?: unknown; errors?: InputError[] }>;
+  reckon(id: string, input: unknown): Promise<Answer>;
   end(): void;
 }
 
@@ -65,9 +65,7 @@ class Lane {
     this.worker.reckon(request.id, request.input).then(
       (answer) => {
         if (this.running !== request) return;
-        request.resolve(
-          answer.status === 'ok' ? { ok: true, output: answer.output } : { ok: false, errors: answer.errors ?? [] },
-        );
+        request.resolve(answer);
         this.next();
       },
       (error: unknown) => {

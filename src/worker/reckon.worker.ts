@@ -1,7 +1,7 @@
 import * as Comlink from 'comlink';
-import { reckon } from '@/core/reckon';
+import { reckonIn } from './subjects';
 
-const api = { reckon };
+const api = { reckon: reckonIn };
 export type ReckonApi = typeof api;
 
 Comlink.expose(api);

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { parseTable } from '../table';
 import ballsJson from '../bearings/data/balls.json';
 import ballSetsJson from '../bearings/data/ballSets.json';
 import cartridgesJson from '../bearings/data/cartridges.json';
@@ -45,7 +46,7 @@ const TABLES: { id: string; label: string; rows: Record<string, Cell>[] }[] = (
     ['lubricants', 'Lubricants', lubricantsJson],
     ['cable-pull', 'Cable pull', cablePullJson],
   ] as const
-).map(([id, label, json]) => ({ id, label, rows: z.array(row).parse(json) }));
+).map(([id, label, json]) => ({ id, label, rows: parseTable(row, json) }));
 
 const MOST_ROWS = 60;
 

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { appliesTo, type BicycleKind } from '../bicycle';
+import { parseTable } from '../table';
 import json from './proofs.json';
 
 z.config({ jitless: true });
@@ -22,7 +23,7 @@ const proofRow = z.strictObject({
 export type Proof = z.output<typeof proofRow>;
 
 /** Everything that may be proved before a bicycle goes out: at the stand first, then on the road, safety before quality. */
-export const proofs: Proof[] = z.array(proofRow).parse(json);
+export const proofs: Proof[] = parseTable(proofRow, json);
 
 /** The proofs of this bicycle. Example: one without gears is not asked whether it shifts well. */
 export function proofsFor(kind: BicycleKind): Proof[] {

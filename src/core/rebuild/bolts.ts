@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { bicycleKind, type BicycleKind } from '../bicycle';
 import { defineCalculator } from '../calculator';
 import { FASTENERS } from '../strip/data/threadHands';
+import { parseTable, shipped } from '../table';
 import planJson from './boltPlan.json';
 import holdsJson from './holdTests.json';
 import { torqueTable } from './data/torque';
@@ -19,7 +20,7 @@ const plannedBolt = z.strictObject({
 });
 
 /** Which rows of the torque table a bicycle of each kind has, front to back. */
-export const boltPlan = z.array(plannedBolt).parse(planJson);
+export const boltPlan = parseTable(plannedBolt, planJson);
 
 const input = z.strictObject({ kind: bicycleKind.prefault({}) });
 
@@ -48,7 +49,7 @@ export interface Bolt {
   confidence: 'high' | 'medium' | 'low';
 }
 
-const holds = z.record(z.string(), z.string()).parse(holdsJson);
+const holds = shipped(z.record(z.string(), z.string()), holdsJson);
 const ANY_HOLD = 'Try to move it by hand, the way the ride will: it stays.';
 /** Places of braking and steering. */
 const SECOND = /^(stem|bars|headset|fork|brake-lever|brake|pads|disc)(\.|$)/;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { parseTable, shipped } from '../table';
 import placesJson from './places.json';
 import statesJson from './states.json';
 
@@ -20,8 +21,8 @@ const statesFile = z.strictObject({
 });
 
 /** Every location on the bicycle, by id. */
-export const places = z.array(placeRow).parse(placesJson);
-const vocabulary = statesFile.parse(statesJson);
+export const places = parseTable(placeRow, placesJson);
+const vocabulary = shipped(statesFile, statesJson);
 
 /** Every state, with its word and how grave it is. */
 export const states = vocabulary.states;

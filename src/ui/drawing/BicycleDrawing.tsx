@@ -137,6 +137,7 @@ export function BicycleDrawing({
     <Box
       component="svg"
       ref={ref}
+      data-drawing=""
       viewBox={`${view.x.toFixed(1)} ${view.y.toFixed(1)} ${view.width.toFixed(1)} ${view.height.toFixed(1)}`}
       role={silent ? undefined : onOpen ? 'group' : 'img'}
       aria-label={silent ? undefined : label}

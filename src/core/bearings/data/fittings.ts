@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { parseTable, provenance } from '../../table';
+import { turnedTable, provenance } from '../../table';
 import { TONES, type Radius } from '../sectionTypes';
 import fittingsJson from './fittings.json';
 
@@ -15,7 +15,7 @@ const radius = z
  * What lies round the balls of an assembly: nuts, washers, caps, shells. `at` names a row, from which both ends are
  * counted outwards, or two rows (`left>right`), from which the ends are counted inwards.
  */
-export const fittingRows = parseTable(
+export const fittingRows = turnedTable(
   z.strictObject({
     assemblies: z.string().transform((joined) => joined.split('|')),
     label: z.string(),

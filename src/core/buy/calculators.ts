@@ -1,0 +1,8 @@
+import { buyAge } from './age';
+import { buyAppraise } from './appraise';
+import { buyComparables } from './comparables';
+import { buyFeatures } from './features';
+import { buyFit } from './fit';
+
+/** The calculators of this subject. */
+export const calculators = [buyAppraise, buyComparables, buyFit, buyAge, buyFeatures] as const;

@@ -1,0 +1,7 @@
+import { moneyAppraise } from './appraise';
+import { moneyDrive } from './drive';
+import { moneyResult } from './result';
+import { moneySamples } from './samples';
+
+/** The calculators of this subject. */
+export const calculators = [moneyAppraise, moneyResult, moneyDrive, moneySamples] as const;
