@@ -53,6 +53,7 @@ export const TABLES: TableSource[] = [
   { csv: 'lubricants.csv', json: 'src/core/identify/data/lubricants.json' },
   { csv: 'cable_pull.csv', json: 'src/core/identify/data/cablePull.json' },
   { csv: 'rim_properties.csv', json: 'src/core/identify/data/rimProperties.json' },
+  { csv: 'stuck_joints.csv', json: 'src/core/strip/data/stuckJoints.json' },
   { csv: 'materials.csv', json: 'src/core/strip/data/materials.json' },
   { csv: 'part_kinds.csv', json: 'src/core/strip/data/partKinds.json' },
   { csv: 'assemblies.csv', json: 'src/core/strip/data/assemblies.json' },

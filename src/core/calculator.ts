@@ -91,6 +91,28 @@ export function rule<Schema extends z.ZodType>(
   return checked;
 }
 
+/**
+ * A rule over rows of a list, each refused at its own path; tried, like `rule`, beside all other errors.
+ * `faults` gives the path and what to do about it, for each row that breaks it.
+ */
+export function rowRule<Schema extends z.ZodType>(
+  schema: Schema,
+  faults: (value: z.output<Schema>) => { path: (string | number)[]; message: string }[],
+): Schema {
+  const check = z.core._check(
+    (payload) => {
+      try {
+        for (const { path, message } of faults(payload.value as z.output<Schema>))
+          payload.issues.push({ code: 'custom', input: payload.value, path, message });
+      } catch {
+        // A wrongly typed neighbour has its own error.
+      }
+    },
+    { when: () => true },
+  );
+  return schema.check(check);
+}
+
 /** Zod's issues as dot-joined paths with sentences for a mechanic. */
 export function inputErrors(issues: readonly z.core.$ZodIssue[]): InputError[] {
   return issues.flatMap((issue) => {

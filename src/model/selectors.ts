@@ -55,6 +55,16 @@ export function saidBySeller({ lead }: Pick<Bicycle, 'lead'>): Record<string, st
   );
 }
 
+/** What an hour of hands counts here: the customer's rate on a customer's bicycle, else the wage wanted, else the house's own; 0 where none is set. */
+export function wageOf(
+  bicycle: Pick<Bicycle, 'purpose' | 'appraisal'>,
+  settings: Pick<WorkshopSettings, 'labourPerHour' | 'customerPerHour'>,
+): number {
+  const { target } = bicycle.appraisal;
+  if (bicycle.purpose === 'customer') return settings.customerPerHour;
+  return target.kind === 'hourly' ? target.amount : settings.labourPerHour;
+}
+
 /** The question for `buy.appraise`. The travel counts until the bicycle is bought, and only where a distance is known. */
 export function appraisalInput(bicycle: Bicycle, settings: WorkshopSettings, taught: Lessons): BuyAppraiseInput {
   const { asking, resale, otherCosts, target, confidence, lines } = bicycle.appraisal;

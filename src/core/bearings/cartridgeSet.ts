@@ -1,19 +1,25 @@
 import { z } from 'zod';
-import { answer, defineCalculator } from '../calculator';
+import { answer, defineCalculator, rule } from '../calculator';
 import { lengthMm } from '../fields';
+import { isSwapped, SWAPPED } from './cartridgeSize';
 import { bearingsIdentifyCartridge, type CartridgeMatch } from './identifyCartridge';
 
 const measured = lengthMm.nullable();
 const input = z.strictObject({
   cartridges: z
     .array(
-      z.strictObject({
-        id: z.string().min(1).max(64),
-        boreMm: measured,
-        odMm: measured,
-        widthMm: measured,
-        print: z.string().max(60).default('').describe('what is printed on it: it counts before the caliper'),
-      }),
+      rule(
+        z.strictObject({
+          id: z.string().min(1).max(64),
+          boreMm: measured,
+          odMm: measured,
+          widthMm: measured,
+          print: z.string().max(60).default('').describe('what is printed on it: it counts before the caliper'),
+        }),
+        ['boreMm'],
+        ({ boreMm, odMm }) => !isSwapped(boreMm, odMm),
+        SWAPPED,
+      ),
     )
     .max(12),
 });
@@ -28,7 +34,7 @@ export interface IdentifiedCartridge {
 }
 
 /**
- * Which cartridges a bearing has, all of them at once. Errors: a measure that is not over nought. Source: as
+ * Which cartridges a bearing has, all of them at once. Errors: a measure that is not over nought, a bore that is not under its outside. Source: as
  * `bearings.identifyCartridge`. Example: two of 15 × 28 × 7 → two of 6902.
  */
 export const bearingsCartridgeSet = defineCalculator({

@@ -57,6 +57,8 @@ function closedKind(e: Evidence): Finding {
   if (e.feel === 'notchy' || e.feel === 'seized')
     return { verdict: 'renew-cartridge', why: `A ${e.feel} ${name} does not come back.` };
   if (e.balls === 'rusty') return { verdict: 'renew-cartridge', why: 'The balls themselves are rusty.' };
+  if (e.play === 'clear')
+    return { verdict: 'renew-cartridge', why: `Clear play in a ${name} is wear, not adjustment.` };
   if (e.feel === 'gritty' || e.feel === 'light-rumble') {
     const rule = `cartridges: ${e.rules.cartridges}`;
     if (e.rules.cartridges === 'replace-when-rough')
@@ -67,8 +69,6 @@ function closedKind(e: Evidence): Finding {
       return { verdict: 'look-inside', why: 'It runs rough: lift the seal and look at the balls.', rule };
     return { verdict: 'renew-cartridge', why: 'It runs rough and the balls are no longer bright.', rule };
   }
-  if (e.play === 'clear')
-    return { verdict: 'renew-cartridge', why: `Clear play in a ${name} is wear, not adjustment.` };
   if (e.play === 'slight') return { verdict: 'adjust', why: 'Slight play: look at its seat and preload first.' };
   if (e.feel === 'tight')
     return { verdict: 'adjust', why: 'It runs tight: it may be squeezed or not square in its seat.' };

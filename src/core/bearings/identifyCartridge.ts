@@ -1,17 +1,23 @@
 import { z } from 'zod';
-import { defineCalculator } from '../calculator';
+import { defineCalculator, rule } from '../calculator';
 import { lengthMm } from '../fields';
 import { IDENTIFIED, TOO_FAR_SIGMAS, normalised } from '../identify/belief';
 import { atLeast, moreThan, roundTo } from '../numbers';
 import { row, type WorkingRow } from '../verdict';
+import { isSwapped, SWAPPED } from './cartridgeSize';
 import { cartridges, type CartridgeRow } from './data/cartridges';
 
-const input = z.strictObject({
-  boreMm: lengthMm,
-  odMm: lengthMm,
-  widthMm: lengthMm,
-  sigmaMm: z.number().gt(0).max(5).default(0.05).describe('standard error of the caliper, mm'),
-});
+const input = rule(
+  z.strictObject({
+    boreMm: lengthMm,
+    odMm: lengthMm,
+    widthMm: lengthMm,
+    sigmaMm: z.number().gt(0).max(5).default(0.05).describe('standard error of the caliper, mm'),
+  }),
+  ['boreMm'],
+  ({ boreMm, odMm }) => !isSwapped(boreMm, odMm),
+  SWAPPED,
+);
 type Question = z.output<typeof input>;
 export type IdentifyCartridgeInput = z.input<typeof input>;
 
@@ -47,7 +53,7 @@ function misses(question: Question, each: CartridgeRow): number[] {
  *
  * Equal priors, independent Gaussian errors, in log space: log p = −½·Σ z²; ties by code. Identified from 0.95; unknown when
  * the best is over four sigma away in any dimension. Two that differ only in their angles stay ambiguous: read the print.
- * Units: millimetres. Errors: a dimension that is not over nought. Source: ISO 15 boundary dimensions, headset tables.
+ * Units: millimetres. Errors: a dimension that is not over nought, a bore that is not under its outside. Source: ISO 15 boundary dimensions, headset tables.
  * Example: 15 × 28 × 7 → 6902.
  */
 function run(question: Question): CartridgeMatch {

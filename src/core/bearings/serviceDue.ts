@@ -32,6 +32,9 @@ export interface ServiceDue {
   working: WorkingRow[];
 }
 
+/** Hubs by their place on the bicycle and by their place in a sentence: `hub.rear`, `rear-hub`. */
+const isHub = (place: string) => place.startsWith('hub') || place.endsWith('-hub');
+
 /** A day so many months later; where that month is shorter, its last day. Example: 31 January and one month is 28 February. */
 export function monthsLater(day: string, months: number): string {
   const [year, month, date] = day.split('-').map(Number) as [number, number, number];
@@ -51,7 +54,7 @@ export function monthsLater(day: string, months: number): string {
  */
 function run(question: Question): ServiceDue {
   const { place, kind, lastServiced, use, hoursPerWeek, grease, seal, jetWashed, runOn } = question;
-  const base = kind === 'cartridge' && place.startsWith('hub') ? 24 : 12;
+  const base = kind === 'cartridge' && isHub(place) ? 24 : 12;
   const hours = hoursPerWeek === 0 ? 1.5 : Math.min(1.5, Math.max(0.5, Math.sqrt(USUAL_HOURS / hoursPerWeek)));
   const factors = [
     row('use', `ridden ${use}`, USE[use], ''),

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineCalculator } from '../calculator';
+import { defineCalculator, rowRule } from '../calculator';
 import { minorUnits } from '../fields';
 import { quantileSorted, roundHalfUp, roundTo } from '../numbers';
 import { row, type WorkingRow } from '../verdict';
@@ -11,10 +11,13 @@ const sale = z.strictObject({
   soldOn: z.iso.date().nullable().default(null),
 });
 
-const input = z.strictObject({
-  sales: z.array(sale).max(6000),
-  today: z.iso.date(),
-});
+const input = rowRule(z.strictObject({ sales: z.array(sale).max(6000), today: z.iso.date() }), ({ sales, today }) =>
+  sales.flatMap(({ soldOn }, i) =>
+    soldOn !== null && soldOn > today
+      ? [{ path: ['sales', i, 'soldOn'], message: `sold on ${soldOn}, which is after ${today}: put the day right` }]
+      : [],
+  ),
+);
 
 export interface Comparables {
   range: { low: number; likely: number; high: number } | null;
@@ -27,9 +30,14 @@ export interface Comparables {
 
 /** A sale of a year ago counts half. */
 const HALF_LIFE_DAYS = 365;
+/** A sale without a day is taken as one of a year ago. */
+const UNDATED_HALVINGS = 1;
+const DAY_MS = 86_400_000;
 /** Sales further from the median than this many scaled absolute deviations are left out. */
 const MOST_DEVIATIONS = 3.5;
 const MAD_TO_SIGMA = 1.4826;
+/** Two bicycles of one sort differ by that share in price anyway: what lies closer is never called unlike. */
+const LEAST_DEVIATION_SHARE = 0.1;
 const MANY_FROM = 5;
 /** One unit of the currency, in minor ones. */
 const WHOLE = 100;
@@ -65,10 +73,10 @@ function weightedQuantile(values: { price: number; weight: number }[], q: number
 
 /**
  * What a bicycle may fetch, from sold ones: the likely is the weighted median (a sale a year old counts half), low and high
- * the weighted tenth and ninetieth hundredths, widened when there are few. Sales over 3.5 scaled absolute deviations from
- * the median are left out and named. The range is given in whole units, rounded outward. With one or two the range is a fifth to either side.
+ * the weighted tenth and ninetieth hundredths, widened when there are few. Sales over 3.5 scaled absolute deviations (a tenth
+ * of the median at least) from the median are left out and named. The range is given in whole units, rounded outward. With one or two the range is a fifth to either side.
  *
- * Units: minor units. Errors: a price below nought. Source: robust statistics (median, median absolute deviation).
+ * Units: minor units. Errors: a price below nought, a sale after today. Source: robust statistics (median, median absolute deviation).
  * Example: 260, 290, 300, 310, 1200 → 1200 left out, likely 295.
  */
 function run({ sales, today }: z.output<typeof input>): Comparables {
@@ -83,27 +91,30 @@ function run({ sales, today }: z.output<typeof input>): Comparables {
     };
   const sorted = sales.map((each) => each.price).sort((a, b) => a - b);
   const median = quantileSorted(sorted, 0.5);
-  const deviation =
+  const scaled =
     MAD_TO_SIGMA *
     quantileSorted(
       sorted.map((price) => Math.abs(price - median)).sort((a, b) => a - b),
       0.5,
     );
+  const deviation = Math.max(scaled, LEAST_DEVIATION_SHARE * median);
   const isOut = (price: number) =>
     sales.length >= 4 && deviation > 0 && Math.abs(price - median) > MOST_DEVIATIONS * deviation;
-  const weightOf = (soldOn: string | null) =>
-    soldOn === null ? 0.5 : 2 ** (-Math.max(0, Date.parse(today) - Date.parse(soldOn)) / 86_400_000 / HALF_LIFE_DAYS);
-  const used = sales
-    .filter((each) => !isOut(each.price))
-    .map(({ id, price, soldOn }) => ({ id, price, weight: roundTo(weightOf(soldOn), 4) }));
+  const halvings = (soldOn: string | null) =>
+    soldOn === null ? UNDATED_HALVINGS : (Date.parse(today) - Date.parse(soldOn)) / DAY_MS / HALF_LIFE_DAYS;
+  const alike = sales.filter((each) => !isOut(each.price));
+  // Against the newest of them: sales of long ago weigh little against today's, and all the more against one another.
+  const fewest = Math.min(...alike.map(({ soldOn }) => halvings(soldOn)));
+  const weighed = alike.map(({ price, soldOn }) => ({ price, weight: 2 ** (fewest - halvings(soldOn)) }));
+  const used = alike.map(({ id, price, soldOn }) => ({ id, price, weight: 2 ** -halvings(soldOn) }));
   const leftOut = sales
     .filter((each) => isOut(each.price))
     .map(({ id, price }) => ({ id, price, why: 'too far from the others to be the same sort of bicycle' }));
-  const likely = weightedQuantile(used, 0.5);
+  const likely = weightedQuantile(weighed, 0.5);
   const few = used.length < MANY_FROM;
   const spread = few ? Math.max(0.2 / Math.sqrt(used.length), 0.08) * likely : 0;
-  const low = Math.min(weightedQuantile(used, 0.1), likely - spread);
-  const high = Math.max(weightedQuantile(used, 0.9), likely + spread);
+  const low = Math.min(weightedQuantile(weighed, 0.1), likely - spread);
+  const high = Math.max(weightedQuantile(weighed, 0.9), likely + spread);
   return {
     range: outward(Math.max(0, low), likely, high),
     used,
@@ -120,7 +131,7 @@ function run({ sales, today }: z.output<typeof input>): Comparables {
     working: [
       row('n', 'sales counted', used.length),
       row('m', 'median of all', roundTo(median / 100, 2)),
-      row('d', 'scaled absolute deviation', roundTo(deviation / 100, 2)),
+      row('d', 'scaled absolute deviation, a tenth of the median at least', roundTo(deviation / 100, 2)),
       row('½', 'half weight after', HALF_LIFE_DAYS, 'days'),
     ],
   };

@@ -68,7 +68,7 @@ function allConventions(sizeMm: number, convention: (typeof CONVENTIONS)[number]
 
 /**
  * Whom a frame fits: the seat tube, brought to centre-to-top, is a share of the inseam of the rider it fits best; the inseam
- * is about 0.47 of the height. Post and stem serve riders some way to either side. With the standover height, the inseam
+ * is about 0.47 of the height, and where it was measured it decides over the height. Post and stem serve riders some way to either side. With the standover height, the inseam
  * that clears the top tube.
  *
  * Units: mm. Errors: a size that no frame has. Source: rule of thumb of fitting by inseam; said so in the reasons.
@@ -97,14 +97,15 @@ function run({ kind, sizeMm, convention, topTubeMm, standoverMm, riderMm, inseam
                 ? ('clear' as const)
                 : ('too-high' as const),
         };
-  const height = riderMm ?? (inseamMm === undefined ? undefined : inseamMm / INSEAM_SHARE);
+  // Two people of one height differ by a hand's breadth in their legs: an inseam that was measured decides.
+  const height = inseamMm === undefined ? riderMm : inseamMm / INSEAM_SHARE;
   const verdict =
     height === undefined ? 'range' : height < range.low ? 'large' : height > range.high ? 'small' : 'fits';
   const metres = (mm: number) => `${(mm / 1000).toFixed(2)} m`;
+  const who = inseamMm === undefined ? `a rider of ${metres(height ?? 0)}` : `an inseam of ${roundTo(inseamMm, 0)} mm`;
   const reasons = [
     `Riders of about ${metres(range.low)} to ${metres(range.high)}, best near ${metres(range.likely)}.`,
-    ...(verdict === 'large' ? [`It is large for a rider of ${metres(height!)}.`] : []),
-    ...(verdict === 'small' ? [`It is small for a rider of ${metres(height!)}.`] : []),
+    ...(verdict === 'large' || verdict === 'small' ? [`It is ${verdict} for ${who}.`] : []),
     ...(standover
       ? [
           standover.verdict === 'too-high'

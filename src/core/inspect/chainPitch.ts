@@ -8,6 +8,8 @@ export const USUAL_PITCHES = 24;
 
 const LEAST_PERCENT = -0.5;
 const MOST_PERCENT = 5;
+/** Past it a slip in counting is likelier than the wear. */
+export const RECOUNT_PERCENT = 2;
 
 /** Wear of a chain, percent: (length/(12.7·pitches) − 1)·100. Example: `chainPercent(24, 306.9)` is 0.689. */
 export function chainPercent(pitches: number, lengthMm: number): number {
@@ -24,6 +26,17 @@ export function miscount(pitches: number, lengthMm: number): string | null {
   const likely = Math.max(1, Math.round(lengthMm / PITCH_MM));
   const worn = `${roundTo(Math.abs(percent), 1)} % ${percent > 0 ? 'worn' : 'shorter than new'}`;
   return `count the pitches again: ${roundTo(lengthMm, 2)} mm over ${pitches} pitches would be ${worn}; it looks like ${likely}`;
+}
+
+/**
+ * The count of pitches that would make a length over them plausible, where another one does: one that leaves the chain no
+ * more worn than chains are when somebody thinks of measuring them; null where none does.
+ * Example: 24 pitches that read 318 mm are 25.
+ */
+export function likelierCount(pitches: number, lengthMm: number): number | null {
+  const nearest = Math.round(lengthMm / PITCH_MM);
+  const worn = chainPercent(nearest, lengthMm);
+  return nearest !== pitches && atLeast(worn, LEAST_PERCENT) && atLeast(RECOUNT_PERCENT, worn) ? nearest : null;
 }
 
 /**

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { defineCalculator, rule } from '../calculator';
 import { atLeast, moreThan, plainZero, roundTo } from '../numbers';
 import { row, type Judged } from '../verdict';
-import { chainPercent, miscount, PITCH_MM } from './chainPitch';
+import { chainPercent, likelierCount, miscount, PITCH_MM, RECOUNT_PERCENT } from './chainPitch';
 import { chainWearTable } from './data/chainWear';
 
 const NEAR_SHARE = 0.8;
@@ -118,6 +118,7 @@ function limitsFor(value: Pick<Shape, 'chain' | 'limits'>) {
  *
  * percent = (length/(12.7·pitches) − 1)·100; plusMinus = readingError/(12.7·pitches)·100.
  * At or over the limits of its class: chain, prove the cogs, cogs done; near from 0.8 of the chain limit.
+ * Over 2 % by a rule the verdict stands, and the first reason asks for a recount, with the count that would be plausible.
  * A gauge replaces by the figure that drops in; it is near by the smallest figure that does not.
  *
  * Units: mm and percent. Errors: neither or both ways of measuring, a miscount (outside −0.5…5 %).
@@ -144,6 +145,12 @@ function run(reading: Shape): ChainWear {
   const shown = roundTo(percent, 2);
   const from = reading.limits?.replaceAtPercent === undefined ? 'the table' : 'the paper given';
   const reasons: string[] = [];
+  if (ruled && moreThan(percent, RECOUNT_PERCENT)) {
+    const count = likelierCount(reading.pitches!, reading.lengthMm!);
+    reasons.push(
+      `Count again: few chains are ${shown} % worn.${count === null ? ' Measure from pin to the same side of a pin.' : ` ${count} pitches?`}`,
+    );
+  }
   if (verdict === 'replace-chain-and-cogs')
     reasons.push(`${shown} % is past ${limits.done} %: a new chain will not run on these cogs.`);
   if (verdict === 'replace-chain-prove-cogs')

@@ -16,11 +16,29 @@ const shape = z.strictObject({
   wornPastReading: z.boolean().default(false).describe('cracked, blued or so hollow that no reading tells'),
 });
 
-const input = rule(
+const LEAST_NEW_MM = 1.7;
+const OVER_NEW_MM = 0.1;
+
+let input = rule(
   shape,
+  ['newMm'],
+  (v) => v.newMm === undefined || atLeast(v.newMm, LEAST_NEW_MM),
+  (v) =>
+    `no new disc is ${v.newMm} mm, they are 1.8 to 2.0: that looks like the minimum stamped on it, or a reading of the worn track`,
+);
+input = rule(
+  input,
   ['newMm'],
   (v) => v.newMm === undefined || v.minimumMm === undefined || moreThan(v.newMm, v.minimumMm),
   (v) => `a new disc of ${v.newMm} mm cannot have a minimum of ${v.minimumMm} mm: read the marking again`,
+);
+
+input = rule(
+  input,
+  ['readingsMm'],
+  (v) => v.newMm === undefined || !moreThan(Math.max(...v.readingsMm), v.newMm + OVER_NEW_MM),
+  (v) =>
+    `${Math.max(...v.readingsMm)} mm is thicker than the ${v.newMm} mm of a new one: read on the track with pointed jaws, not across the lip, or put the new thickness right`,
 );
 
 export type DiscInput = z.input<typeof shape>;
@@ -40,7 +58,8 @@ export interface Disc extends Judged<'sound' | 'near' | 'replace'> {
  * Minimum: as marked, else new − 0.3 mm, else 1.7 mm (cautious). left = thinnest − minimum; usable = new (or
  * minimum + 0.3) − minimum. Replace at the minimum; near under a fifth of the usable thickness.
  *
- * Units: mm. Errors: no reading, a thickness that no disc has, a minimum over the new thickness.
+ * Units: mm. Errors: no reading, a thickness that no disc has, a minimum over the new thickness, a new thickness under 1.7 mm,
+ * a reading over new + 0.1 mm.
  * Source: workshop consensus; the marking on the disc comes first.
  * Example: 1.52 mm on a disc stamped 1.5 is near, not sound.
  */

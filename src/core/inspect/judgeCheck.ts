@@ -13,7 +13,7 @@ import { inspectCrankPlay } from './crankPlay';
 import { inspectDisc } from './disc';
 import { inspectHanger } from './hanger';
 import { inspectRimPlay, type RimPlay } from './rimPlay';
-import { hangerQuestion, rimPlayQuestion, runoutOf } from './questions';
+import { hangerQuestion, rimPlayQuestion, runoutOf, spokeMapQuestion } from './questions';
 import { inspectRunout } from './runout';
 import { inspectSpokeMap } from './spokeMap';
 import { inspectTyreAge } from './tyreAge';
@@ -146,8 +146,10 @@ function judgeReadings(check: Check, seen: Evidence, bench: Bench): Judgement | 
       const question = hangerQuestion(kind, seen);
       return question && judge(inspectHanger, question);
     }
-    case 'spokes':
-      return (seen.pairs?.length ?? 0) >= 4 ? judge(inspectSpokeMap, { pairs: seen.pairs }) : null;
+    case 'spokes': {
+      const question = spokeMapQuestion(check.place, kind, seen);
+      return question && judge(inspectSpokeMap, question);
+    }
     case 'tyre-age':
       return seen.code && bench.today ? judge(inspectTyreAge, { code: seen.code, today: bench.today }) : null;
     case 'chain':

@@ -9,6 +9,12 @@ const input = z.strictObject({
   movementMm: z.number().min(0).max(50).describe('from stop to stop, where it is read'),
   leverMm: z.number().gt(0).max(1000).describe('from the middle between the bearings to where it is read'),
   spanMm: z.number().gt(0).max(400).describe('between the two rows of balls'),
+  circleMm: z
+    .number()
+    .min(0)
+    .max(200)
+    .default(0)
+    .describe('diameter of the circle of balls, where rows of cup and cone stand back to back; 0 for deep grooves'),
   contactDeg: z.number().min(15).max(75).default(45).describe('contact angle from the plane of the balls'),
   pitchMm: z.number().gt(0).max(3).default(1).describe('pitch of the cone or cup thread'),
 });
@@ -20,16 +26,19 @@ export interface RimPlay extends Judged<'none' | 'slight' | 'clear'> {
 }
 
 /**
- * What a rock at the rim is at the bearing. Two rows a span apart that each leave a diametral clearance p let the wheel
- * tilt by 2p/span in all, so that the rim moves s = R·2p/span. Along the axle the same clearance is p/tan α for a
- * contact angle α measured from the plane of the balls: that is how far the cone has to come in.
+ * What a rock at the rim is at the bearing. Rows of cup and cone stand back to back: their lines of contact meet the axle
+ * outside the balls, so that two rows a span L apart on a circle D hold like two points L + D·tan α apart. With a diametral
+ * clearance p the rim moves s = 2·R·p/(L + D·tan α). Along the axle the same clearance is p/tan α for a contact angle α
+ * measured from the plane of the balls: that is how far the cone has to come in.
  *
  * Units: mm, degrees. Errors: a negative movement, no span. Source: geometry of a pair of angular contact rows.
- * Example: 1 mm at the rim of a 311 mm radius over a span of 60 mm → 0.10 mm at the bearing.
+ * Example: 1 mm at the rim of a 311 mm radius over a span of 54 mm on a circle of 21 mm → 0.12 mm at the bearing.
  */
-function run({ where, movementMm, leverMm, spanMm, contactDeg, pitchMm }: z.output<typeof input>): RimPlay {
-  const radialMm = (movementMm * spanMm) / (2 * leverMm);
-  const axialMm = radialMm / Math.tan((contactDeg * Math.PI) / 180);
+function run({ where, movementMm, leverMm, spanMm, circleMm, contactDeg, pitchMm }: z.output<typeof input>): RimPlay {
+  const tan = Math.tan((contactDeg * Math.PI) / 180);
+  const baseMm = spanMm + circleMm * tan;
+  const radialMm = (movementMm * baseMm) / (2 * leverMm);
+  const axialMm = radialMm / tan;
   const turnDeg = (360 * axialMm) / pitchMm;
   const limits = wearLimits.find((line) => line.part === 'hub bearing' && line.check === 'rock at the rim')!;
   const verdict =
@@ -62,7 +71,9 @@ function run({ where, movementMm, leverMm, spanMm, contactDeg, pitchMm }: z.outp
       row('s', 'movement, stop to stop', roundTo(movementMm, 3), 'mm'),
       row('R', 'lever', roundTo(leverMm, 1), 'mm'),
       row('L', 'span between the rows', roundTo(spanMm, 1), 'mm'),
-      row('p', 'clearance at the bearing s·L/(2R)', roundTo(radialMm, 4), 'mm'),
+      row('D', 'circle of the balls', roundTo(circleMm, 1), 'mm'),
+      row('B', `base L + D·tan ${roundTo(contactDeg, 0)}°`, roundTo(baseMm, 1), 'mm'),
+      row('p', 'clearance at the bearing s·B/(2R)', roundTo(radialMm, 4), 'mm'),
       row('x', `along the axle p/tan ${roundTo(contactDeg, 0)}°`, roundTo(axialMm, 4), 'mm'),
       row('φ', 'turn of the cone 360·x/pitch', roundTo(turnDeg, 1), '°'),
     ],

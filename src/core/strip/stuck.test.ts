@@ -70,27 +70,11 @@ describe('what is never done to a stuck part', () => {
     expect(stuck().order).toContain('ammonia');
     for (const around of ['brass', 'bronze']) expect(stuck({ aroundMaterial: around }).order).not.toContain('ammonia');
   });
-
-  test('flame comes only after the penetrant has been wiped off and aired', () => {
-    fc.assert(
-      fc.property(joint, (question) => {
-        const { order } = stuck({ ...question, partMaterial: 'plain steel', aroundMaterial: 'plain steel' });
-        const flame = order.indexOf('flame');
-        if (flame < 0) return;
-        const tried = question.tried.map(({ step }) => step);
-        const wipedBefore = tried.lastIndexOf('wipe-and-air') > tried.lastIndexOf('penetrant');
-        const wipedNow = order.indexOf('wipe-and-air') >= 0 && order.indexOf('wipe-and-air') < flame;
-        expect(wipedBefore || wipedNow).toBe(true);
-        if (order.includes('penetrant')) expect(wipedNow).toBe(true);
-      }),
-      { numRuns: runs(300) },
-    );
-  });
 });
 
 describe('what comes next, and when to stop', () => {
   test('a well seated tool before oil, oil and time before force, force before anything that destroys', () => {
-    const { order } = stuck({ partMaterial: 'plain steel', aroundMaterial: 'plain steel' });
+    const { order } = stuck({ part: 'crank bolt', partMaterial: 'plain steel', aroundMaterial: 'plain steel' });
     const grades = order.map((id) => stuckSteps.find((step) => step.id === id)!.grade);
     expect(grades).toEqual([...grades].sort((a, b) => a - b));
     expect(order[0]).toBe('seat-tool');
@@ -99,8 +83,7 @@ describe('what comes next, and when to stop', () => {
   test('a soak that was cut short is gone on with', () => {
     const { next } = stuck({
       tried: [
-        { step: 'seat-tool', soakMinutes: 0 },
-        { step: 'tighten-first', soakMinutes: 0 },
+        { step: 'twist', soakMinutes: 0 },
         { step: 'penetrant', soakMinutes: 100 },
       ],
     });
@@ -146,7 +129,10 @@ describe('what comes next, and when to stop', () => {
           order.reduceRight((then, id) => cost.get(id)! + (1 - chance.get(id)!) * then, leaving);
         const whole = walk(found.order);
         expect(Math.abs(whole - found.expectedCost)).toBeLessThan(found.order.length + 2);
-        const needed = new Set(stuckSteps.map((step) => step.afterStep));
+        // What another one has to wait for pays by what it opens.
+        const needed = new Set(
+          stuckSteps.flatMap((step) => (step.penetrant === 'dries' ? [step.id] : [step.afterStep])),
+        );
         for (const id of found.order)
           if (!needed.has(id))
             expect(walk(found.order.filter((each) => each !== id))).toBeGreaterThan(whole - found.order.length - 2);

@@ -3,6 +3,7 @@ import { defineCalculator } from '../calculator';
 import { minorUnits } from '../fields';
 import { atLeast, roundHalfUp, roundTo } from '../numbers';
 import { materials } from './data/materials';
+import { JOINTS } from './data/stuckJoints';
 import { stuckSteps, type StuckStep } from './data/stuckSteps';
 import { whyNever } from './whyNever';
 
@@ -26,8 +27,9 @@ const input = z.strictObject({
     )
     .max(60)
     .describe('what was tried without success, oldest first'),
+  joint: z.enum(JOINTS).nullable().default(null).describe('how it is held; null: as the words of the part tell'),
 });
-type Joint = z.output<typeof input>;
+type Question = z.output<typeof input>;
 export type StuckInput = z.input<typeof input>;
 
 interface Rung {
@@ -69,32 +71,43 @@ export interface Stuck {
   working: { symbol: string; meaning: string; value: number; unit: string }[];
 }
 
-function lossOf(step: StuckStep, { partValue, aroundValue }: Joint): number {
+function lossOf(step: StuckStep, { partValue, aroundValue }: Question): number {
   const harmed = step.damages === 'part' ? partValue : step.damages === 'around' ? aroundValue : 0;
   const given = step.when === 'part-cheaper' || step.when === 'around-cheaper' ? Math.min(partValue, aroundValue) : 0;
   return given + step.damageChance * harmed;
 }
 
 /** What is left to try: a soak that was cut short is gone on with, the rest of its chance with it, unless it was wiped off. */
-function rungsLeft(joint: Joint): Rung[] {
+function rungsLeft(question: Question): Rung[] {
   return stuckSteps.flatMap((step): Rung[] => {
-    if (whyNever(step, joint)) return [];
-    const tries = joint.tried.filter((each) => each.step === step.id);
+    if (whyNever(step, question)) return [];
+    const tries = question.tried.filter((each) => each.step === step.id);
     const soaked = tries.reduce((sum, each) => sum + each.soakMinutes, 0);
     const left = step.soakMinutes - soaked;
-    const ended = joint.tried.some((each) => byStep.get(each.step)!.afterStep === step.id);
-    if (tries.length > 0 && (step.soakMinutes === 0 || left <= 0 || ended)) return [];
+    const wiped = step.penetrant === 'wets' && lastOf(question, 'dries') > lastTry(question, step.id);
+    if (tries.length > 0 && (step.soakMinutes === 0 || left <= 0 || wiped)) return [];
     const share = step.soakMinutes === 0 ? 1 : left / step.soakMinutes;
     return [
       {
         step,
         soakMinutes: Math.max(0, left),
         chance: step.chance * share,
-        cost: (step.minutes / 60) * joint.ratePerHour + step.costMinor * share + lossOf(step, joint),
+        cost: (step.minutes / 60) * question.ratePerHour + step.costMinor * share + lossOf(step, question),
       },
     ];
   });
 }
+
+const lastTry = ({ tried }: Question, id: string) => tried.findLastIndex((each) => each.step === id);
+/** When a step of this sort was tried last; −1 where none was. */
+const lastOf = ({ tried }: Question, sort: NonNullable<StuckStep['penetrant']>) =>
+  tried.findLastIndex((each) => byStep.get(each.step)!.penetrant === sort);
+/** Whether penetrant is at the joint and was not wiped off since. */
+const isWet = (question: Question) => lastOf(question, 'wets') > lastOf(question, 'dries');
+
+/** Whether a rung has to wait for another one that is still to come: what it follows, and what is hot for the wiping. */
+const waitsFor = ({ step }: Rung, other: Rung) =>
+  other.step.id === step.afterStep || (step.penetrant === 'hot' && other.step.penetrant === 'dries');
 
 /**
  * Gentle before destructive; among rungs of one grade the one with the most chance for its cost first, which is the
@@ -106,48 +119,54 @@ export function inOrder(rungs: Rung[]): Rung[] {
   );
   const placed: Rung[] = [];
   while (waiting.length > 0) {
-    const ready = waiting.findIndex(({ step }) => !waiting.some((other) => other.step.id === step.afterStep));
+    const ready = waiting.findIndex((rung) => !waiting.some((other) => waitsFor(rung, other)));
     placed.push(...waiting.splice(Math.max(0, ready), 1));
   }
   return placed;
 }
 
-/** Cheapest way on from a place in the order: try, pass over, or leave it. */
-function planFrom(rungs: Rung[], leaving: number, done: ReadonlySet<string>) {
+/** Cheapest way on from a place in the order: try, pass over, or leave it. Nothing hot while penetrant is there. */
+function planFrom(rungs: Rung[], leaving: number, done: ReadonlySet<string>, wetNow: boolean) {
   const known = new Map<string, { cost: number; order: string[] }>();
   const needed = new Set(stuckSteps.map((step) => step.afterStep));
-  // Fresh penetrant undoes an earlier wipe.
-  const doneToo = (before: ReadonlySet<string>, id: string) =>
-    new Set([...[...before].filter((each) => byStep.get(each)?.afterStep !== id), id]);
-  const best = (at: number, before: ReadonlySet<string>): { cost: number; order: string[] } => {
+  const best = (at: number, before: ReadonlySet<string>, wet: boolean): { cost: number; order: string[] } => {
     const rung = rungs[at];
     if (!rung) return { cost: leaving, order: [] };
-    const key = `${at}:${[...before].sort().join()}`;
+    const key = `${at}:${wet}:${[...before].sort().join()}`;
     const found = known.get(key);
     if (found) return found;
-    const { id, afterStep } = rung.step;
-    let choice = best(at + 1, before);
+    const { id, afterStep, penetrant } = rung.step;
+    let choice = best(at + 1, before, wet);
     if (atLeast(choice.cost, leaving)) choice = { cost: leaving, order: [] };
-    if (afterStep === null || before.has(afterStep)) {
-      const then = best(at + 1, needed.has(id) ? doneToo(before, id) : before);
+    const open =
+      (afterStep === null || before.has(afterStep)) && (penetrant !== 'hot' || !wet) && (penetrant !== 'dries' || wet);
+    if (open) {
+      const then = best(
+        at + 1,
+        needed.has(id) ? new Set([...before, id]) : before,
+        penetrant === 'wets' || (wet && penetrant !== 'dries'),
+      );
       const cost = rung.cost + (1 - rung.chance) * then.cost;
       if (cost < choice.cost - 1e-9) choice = { cost, order: [id, ...then.order] };
     }
     known.set(key, choice);
     return choice;
   };
-  return best(0, done);
+  return best(0, done, wetNow);
 }
 
 /** Steps that count as done before a later one: what has to follow another counts only where it came after it. */
-function doneBefore({ tried }: Joint): Set<string> {
-  const last = (id: string) => tried.findLastIndex((each) => each.step === id);
+function doneBefore(question: Question): Set<string> {
   return new Set(
-    tried
+    question.tried
       .map((each) => each.step)
       .filter((id) => {
-        const after = byStep.get(id)!.afterStep;
-        return after === null || (last(after) >= 0 && last(id) > last(after));
+        const { afterStep, penetrant } = byStep.get(id)!;
+        if (penetrant === 'dries') return !isWet(question) && lastOf(question, 'wets') >= 0;
+        return (
+          afterStep === null ||
+          (lastTry(question, afterStep) >= 0 && lastTry(question, id) > lastTry(question, afterStep))
+        );
       }),
   );
 }
@@ -160,16 +179,19 @@ function doneBefore({ tried }: Joint): Set<string> {
  * (1 − chance)·V of the rest) is reckoned backwards, and what does not lower V is left out. Leaving it costs the cheaper of
  * the two, or a quarter of what is round it, whichever is more. Soaking costs no hands and no money.
  *
+ * A rung is for joints of its own: nothing is slotted, drilled, extracted or tightened first that has no thread, a cotter is
+ * pressed first, a quill gets its oil from below too. Nothing hot follows penetrant before it is wiped off and aired.
+ *
  * Units: money in minor units, minutes. Errors: a material or step that no table has. Source: the ladder's table, rules of
- * thumb. Never a step that is forbidden for either material: no warmth near carbon or where it would tighten the joint, no
+ * thumb. Never a step that is forbidden for either material: no warmth near carbon or where it would tighten the question, no
  * flame before penetrant is wiped and aired or near paint to keep, no ammonia near brass or bronze.
  * Example: an aluminium post in a steel frame is cooled, never heated.
  */
-function run(joint: Joint): Stuck {
-  const rungs = inOrder(rungsLeft({ ...joint, tried: stillTold(joint) }));
-  const cheaper = Math.min(joint.partValue, joint.aroundValue);
-  const leaving = Math.max(cheaper, LEAVING_SHARE * joint.aroundValue);
-  const plan = planFrom(rungs, leaving, doneBefore(joint));
+function run(question: Question): Stuck {
+  const rungs = inOrder(rungsLeft({ ...question, tried: stillTold(question) }));
+  const cheaper = Math.min(question.partValue, question.aroundValue);
+  const leaving = Math.max(cheaper, LEAVING_SHARE * question.aroundValue);
+  const plan = planFrom(rungs, leaving, doneBefore(question), isWet(question));
   const byId = new Map(rungs.map((rung) => [rung.step.id, rung]));
   const chosen = plan.order.map((id) => byId.get(id)!);
   const first = chosen[0];
@@ -190,8 +212,8 @@ function run(joint: Joint): Stuck {
     expectedCost: roundHalfUp(plan.cost),
     stop,
     chanceFree: roundTo(chanceFree, 6),
-    reasons: reasonsFor(joint, first, stop, rungs.length, chanceFree),
-    rungs: picture(joint, rungs, plan.order),
+    reasons: reasonsFor(question, first, stop, rungs.length, chanceFree),
+    rungs: picture(question, rungs, plan.order),
     working: [
       { symbol: 'L', meaning: 'what leaving it as it is costs', value: roundHalfUp(leaving), unit: 'minor units' },
       { symbol: 'V', meaning: 'expected cost of the best way on', value: roundHalfUp(plan.cost), unit: 'minor units' },
@@ -206,16 +228,22 @@ function run(joint: Joint): Stuck {
 }
 
 /** What was done before the step that it has to follow has to be done again, if nothing destroys by it. */
-function stillTold(joint: Joint): Joint['tried'] {
-  const done = doneBefore(joint);
-  return joint.tried.filter(({ step }) => done.has(step) || byStep.get(step)!.damageChance > 0);
+function stillTold(question: Question): Question['tried'] {
+  const done = doneBefore(question);
+  return question.tried.filter(({ step }) => done.has(step) || byStep.get(step)!.damageChance > 0);
 }
 
-function reasonsFor(joint: Joint, first: Rung | undefined, stop: boolean, left: number, chanceFree: number): string[] {
-  const broken = [...new Set(joint.tried.map((each) => each.step))]
+function reasonsFor(
+  question: Question,
+  first: Rung | undefined,
+  stop: boolean,
+  left: number,
+  chanceFree: number,
+): string[] {
+  const broken = [...new Set(question.tried.map((each) => each.step))]
     .map((id) => byStep.get(id)!)
     .flatMap((step) => {
-      const why = whyNever(step, joint);
+      const why = whyNever(step, question);
       return why ? [`${step.label} was tried and should not have been: ${why}. Look for harm before going on.`] : [];
     });
   if (!stop) {
@@ -231,17 +259,17 @@ function reasonsFor(joint: Joint, first: Rung | undefined, stop: boolean, left: 
   return [
     left === 0
       ? 'Nothing is left that these materials allow: leave it, or have someone qualified look at it.'
-      : joint.partValue <= joint.aroundValue
+      : question.partValue <= question.aroundValue
         ? 'Stop: going on costs more than leaving it or giving the part up.'
         : 'Stop: going on costs more than leaving it or giving up what is round it.',
     ...broken,
   ];
 }
 
-function picture(joint: Joint, left: Rung[], order: string[]): LadderRung[] {
+function picture(question: Question, left: Rung[], order: string[]): LadderRung[] {
   const open = new Map(left.map((rung) => [rung.step.id, rung]));
   return stuckSteps.map((step) => {
-    const why = whyNever(step, joint);
+    const why = whyNever(step, question);
     const rung = open.get(step.id);
     const state: LadderRung['state'] = why
       ? 'never'

@@ -25,7 +25,7 @@ function matching({ fastener, side, standard }: Question): ThreadHandRow[] {
   return threadHands.filter(
     (line) =>
       line.fastener === fastener &&
-      (side === null || line.side === null || line.side === side) &&
+      (side === null ? line.onlyIfAsked === null : line.side === null || line.side === side) &&
       (standard === null || line.standard === null || line.standard === standard),
   );
 }
@@ -39,7 +39,8 @@ function topMoves(side: 'left' | 'right', rotationFromOutside: Rotation): 'front
 
 /**
  * Which way a fastener turns: hand of its thread, rotation as seen from where the tool goes on, and which way the
- * spanner moves when it stands up from the axle. Working from inside turns the rotation, not the movement.
+ * spanner moves when it stands up from the axle: told only of what is turned on the bicycle, since a wheel in the hands has
+ * neither front nor rear. Working from inside turns the rotation, not the movement.
  *
  * Errors: an unknown fastener. A drive-side cup of no known standard is unknown: identify it first.
  * Source: the thread hand table (ISO 6695, ISO 6696, ISO 6698, BS 811, workshop consensus).
@@ -93,7 +94,7 @@ function wordsFor(
   const seen =
     question.fastener === 'pedal-body'
       ? 'seen from the spindle end'
-      : `seen from where the tool goes on${side && line.axis === 'across' ? ` (${side} side, from ${question.from})` : ''}`;
+      : `seen from where the tool goes on${side && line.axis.startsWith('across') ? ` (${side} side, from ${question.from})` : ''}`;
   const push = moves ? ` Spanner up: push it to the ${moves}.` : '';
   const verb = question.action === 'loosen' ? 'Loosens' : 'Tightens';
   return `${line.hand === 'left' ? 'Left-hand thread' : 'Right-hand thread'}. ${verb} ${rotation}, ${seen}.${push} ${line.note}.`;

@@ -1,4 +1,6 @@
 import { materials, type MaterialRow } from './data/materials';
+import { stuckJoints, type Joint } from './data/stuckJoints';
+import { usualJoint } from './usualJoint';
 import type { StuckStep } from './data/stuckSteps';
 
 export interface Pair {
@@ -8,6 +10,8 @@ export interface Pair {
   paintMatters: boolean;
   partValue: number;
   aroundValue: number;
+  /** How it is held, where that is known; else the part's words tell. */
+  joint: Joint | null;
 }
 
 const byName = new Map(materials.map((row) => [row.material, row]));
@@ -33,6 +37,16 @@ function whyNotOfPair(step: StuckStep, pair: Pair): string | null {
   }
 }
 
+const HELD: Record<Joint, string> = {
+  thread: 'it is screwed in',
+  slip: 'it only slides, and has no thread',
+  press: 'it is pressed in',
+  wedge: 'a wedge holds it',
+};
+
+/** How a part is held, by its words; null where they do not tell. Example: `jointOf('Cotter pin with nut')` is press. */
+export const jointOf = (part: string): Joint | null => usualJoint(stuckJoints, part)?.joint ?? null;
+
 /** Whether a step burns or scorches what is near. */
 const scorches = (step: StuckStep) => step.id === 'flame';
 
@@ -40,6 +54,9 @@ const scorches = (step: StuckStep) => step.id === 'flame';
 export function whyNever(step: StuckStep, pair: Pair): string | null {
   const barred = [pair.partMaterial, pair.aroundMaterial].find((each) => step.forbiddenFor.includes(each));
   if (barred) return `never on ${barred}`;
+  const joint = pair.joint ?? jointOf(pair.part);
+  if (step.joints.length && !(joint && step.joints.includes(joint)))
+    return joint ? HELD[joint] : 'how it is held is not known';
   if (step.partWords.length && !step.partWords.some((word) => pair.part.toLowerCase().includes(word)))
     return 'it is not built for it';
   if (scorches(step) && pair.paintMatters) return 'the paint near it is to be kept';

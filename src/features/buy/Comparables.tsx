@@ -20,7 +20,9 @@ function AddSold({ send, currency }: Pick<StageProps, 'send'> & { currency: stri
   const [label, setLabel] = useState('');
   const [price, setPrice] = useState<number | null>(null);
   const [soldOn, setSoldOn] = useState('');
-  const ready = label.trim() !== '' && price !== null;
+  const today = useToday();
+  const early = soldOn > today;
+  const ready = label.trim() !== '' && price !== null && !early;
   const add = () => {
     if (!ready) return;
     send({
@@ -61,7 +63,9 @@ function AddSold({ send, currency }: Pick<StageProps, 'send'> & { currency: stri
         type="date"
         value={soldOn}
         onChange={(event) => setSoldOn(event.target.value)}
-        slotProps={{ inputLabel: { shrink: true } }}
+        slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
+        error={early}
+        helperText={early ? 'That day is still to come' : undefined}
         sx={{ width: 160 }}
       />
       <Button variant="outlined" onClick={add} disabled={!ready}>
@@ -89,8 +93,11 @@ export function Comparables({ bicycle, send }: StageProps) {
     .map((row) => ({ id: row.id, label: row.name, price: row.soldFor!.price, soldOn: row.soldFor!.on, from: 'own' }));
   const rows = [...own, ...bicycle.comparables.filter((row) => !row.off)];
   const today = useToday();
+  const isToCome = (soldOn: string | null) => soldOn !== null && soldOn > today;
   const { output: found } = useReckon<Found>('buy.comparables', {
-    sales: rows.map(({ id, label, price, soldOn }) => ({ id, label, price, soldOn })),
+    sales: rows
+      .filter((row) => !isToCome(row.soldOn))
+      .map(({ id, label, price, soldOn }) => ({ id, label, price, soldOn })),
     today,
   });
   const feedAt = bicycle.comparables.findLast((row) => row.from === 'feed')?.at ?? null;
@@ -176,6 +183,12 @@ export function Comparables({ bicycle, send }: StageProps) {
               <Box component="li" key={row.id} sx={{ py: 0.25, display: 'flex', gap: 2, alignItems: 'center' }}>
                 <Box sx={{ flex: 1, textDecoration: row.off || leftOut.has(row.id) ? 'line-through' : 'none' }}>
                   {row.label}
+                  {isToCome(row.soldOn) && (
+                    <Box component="span" sx={{ color: 'text.secondary' }}>
+                      {' '}
+                      · its day is still to come: not counted
+                    </Box>
+                  )}
                   {leftOut.has(row.id) && (
                     <Box component="span" sx={{ color: 'text.secondary', textDecoration: 'none' }}>
                       {' '}

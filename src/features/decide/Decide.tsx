@@ -10,7 +10,7 @@ import type { ProposedJob } from '@/core/decide/jobs';
 import type { Appraisal } from '@/core/money/appraise';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Job } from '@/model/record';
-import { decidedInput, jobsInput, workedMinutes } from '@/model/selectors';
+import { decidedInput, jobsInput, wageOf, workedMinutes } from '@/model/selectors';
 import { newId } from '@/store/browser';
 import { Choices } from '@/ui/Choices';
 import { hours, money, percent } from '@/ui/format';
@@ -215,7 +215,8 @@ function groupsOf(proposed: ProposedJob[]) {
 
 /** What is done, what is left alone and why, against what the bicycle can carry. */
 export function Decide({ bicycle, send }: StageProps) {
-  const { currency, labourPerHour, customerPerHour } = useSettings();
+  const settings = useSettings();
+  const { currency } = settings;
   const lookOver = useFindings(bicycle);
   const { name } = useHand();
   const today = useToday();
@@ -236,11 +237,7 @@ export function Decide({ bicycle, send }: StageProps) {
   const everyJob = [...proposed.map((job) => decided.get(job.rule) ?? asJob(job)), ...others];
   const counts = (id: string) => tried?.[id] ?? inPlan.has(id);
   const counted = tried ? everyJob.filter((job) => counts(job.id)) : plan;
-  const wage = customer
-    ? customerPerHour
-    : bicycle.appraisal.target.kind === 'hourly'
-      ? bicycle.appraisal.target.amount
-      : labourPerHour;
+  const wage = wageOf(bicycle, settings);
   const rowOf = (job: Job, why: string, because: string, reactions: string[]) => (
     <JobRow
       key={job.id}

@@ -5,7 +5,7 @@ import { CHAIN_ROLLER_MM, miscount, USUAL_PITCHES } from '@/core/inspect/chainPi
 import { padLimit, RIM_HOLLOW, type Check } from '@/core/inspect/checks';
 import type { Evidence } from '@/core/inspect/evidence';
 import { Choices } from '@/ui/Choices';
-import { rimPlayQuestion } from '@/core/inspect/questions';
+import { isDished, rimPlayQuestion } from '@/core/inspect/questions';
 import { ReadingField } from '@/ui/ReadingField';
 import { JudgedField } from '../workshop/JudgedField';
 import { HangerFields } from './HangerFields';
@@ -269,7 +269,7 @@ export function EvidenceFields({ check, kind, seen, errors, note }: Props) {
     case 'hanger':
       return <HangerFields kind={kind} seen={seen} note={note} />;
     case 'spokes':
-      return <SpokeFields seen={seen} note={note} />;
+      return <SpokeFields dished={isDished(check.place, kind)} seen={seen} note={note} />;
     case 'tyre-age':
       return (
         <ReadingField

@@ -17,7 +17,15 @@ const R = 84;
 const OUT: Record<SpokeFeel, number> = { broken: 0.35, slack: 0.55, soft: 0.78, even: 1, hard: 1.16 };
 
 /** The squeeze map: one tap a pair, in order from the valve; drawn as a ring that is round where the wheel is even. */
-export function SpokeFields({ seen, note }: { seen: Evidence; note(changes: Evidence): void }) {
+export function SpokeFields({
+  dished,
+  seen,
+  note,
+}: {
+  dished: boolean;
+  seen: Evidence;
+  note(changes: Evidence): void;
+}) {
   const pairs = seen.pairs ?? [];
   const count = Math.max(USUAL_PAIRS, pairs.length);
   const at = (i: number, out: number) => {
@@ -57,6 +65,12 @@ export function SpokeFields({ seen, note }: { seen: Evidence; note(changes: Evid
       <Box sx={{ flex: 1, minWidth: 220 }}>
         <Box sx={{ fontSize: '0.85rem', color: 'text.secondary', mb: 0.5 }}>
           {pairs.length === 0 ? 'Begin at the valve: how does the first pair feel?' : `Pair ${pairs.length + 1} feels`}
+          {dished && (
+            <Box>
+              Two of one side, then two of the other, by turns: one side is softer by right, and is compared with
+              itself.
+            </Box>
+          )}
         </Box>
         <Box role="group" aria-label="The next pair feels" sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
           {FEELS.map((feel) => (

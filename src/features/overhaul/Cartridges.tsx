@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { BearingBench } from '@/core/bearings/benchTypes';
 import type { IdentifiedCartridge } from '@/core/bearings/cartridgeSet';
+import { isSwapped, SWAPPED } from '@/core/bearings/cartridgeSize';
 import { cartridgeOrders } from '@/core/bearings/orders';
 import { ballRowLabel } from '@/core/strip/tray';
 import { stateOf } from '@/core/vocabulary/vocabulary';
@@ -63,11 +64,18 @@ function One({
             width={125}
             onCommit={(value) => note({ [key]: value })}
             onClear={() => note({ [key]: null })}
-            refuse={(mm) => (mm <= 0 || mm > 120 ? 'cartridges are 3 to 60 mm' : null)}
+            refuse={(mm) =>
+              mm <= 0 || mm > 120
+                ? 'cartridges are 3 to 60 mm'
+                : (key === 'boreMm' && isSwapped(mm, noted.odMm)) || (key === 'odMm' && isSwapped(noted.boreMm, mm))
+                  ? SWAPPED
+                  : null
+            }
           />
         ))}
         <KeptText label="Print on it" value={noted.print} onKeep={(print) => note({ print })} width={170} most={60} />
       </Box>
+      {isSwapped(noted.boreMm, noted.odMm) && <Typography role="alert">{SWAPPED}</Typography>}
       {match && best && (
         <Box aria-live="polite" sx={{ mt: 1.5 }}>
           <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'end' }}>
@@ -132,7 +140,8 @@ export function Cartridges({ send, tray, bench }: Pick<StageProps, 'send'> & { t
   const { output } = useReckon<{ cartridges: IdentifiedCartridge[] }>('bearings.cartridgeSet', {
     cartridges: bench.cartridges.map(({ id }) => {
       const { boreMm, odMm, widthMm, print } = cartridgeOf(tray, id);
-      return { id, boreMm, odMm, widthMm, print };
+      // The others are told all the same.
+      return { id, boreMm: isSwapped(boreMm, odMm) ? null : boreMm, odMm, widthMm, print };
     }),
   });
   const foundAt = (id: string) => output?.cartridges.find((each) => each.id === id) ?? null;

@@ -21,6 +21,7 @@ export function PlayThere({ bench, pitchMm }: { bench: BearingBench; pitchMm: nu
           movementMm,
           leverMm: bench.felt.reachMm,
           spanMm: bench.rowsApartMm,
+          circleMm: bench.kind === 'cup-and-cone' ? bench.circleMm : 0,
           pitchMm,
         },
   );

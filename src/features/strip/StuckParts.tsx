@@ -8,6 +8,8 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Seized, Timer } from '@/model/record';
+import { usualJoint, type StuckJoint } from '@/core/strip/usualJoint';
+import { wageOf } from '@/model/selectors';
 import { minutesBetween } from '@/core/plan/clock';
 import { newId } from '@/store/browser';
 import { Disclosure } from '@/ui/Disclosure';
@@ -28,13 +30,15 @@ export function newSeized(
   place: string,
   part: { words: string; material: string | undefined },
   frameMaterial: keyof typeof USUAL_FRAME,
+  joints: StuckJoint[],
 ): Seized {
+  const usual = usualJoint(joints, part.words);
   return {
     id: newId(),
     place,
     part: part.words.slice(0, 120),
-    partMaterial: part.material ?? 'plain steel',
-    aroundMaterial: USUAL_FRAME[frameMaterial],
+    partMaterial: usual?.partMaterial ?? part.material ?? 'plain steel',
+    aroundMaterial: usual?.aroundMaterial ?? USUAL_FRAME[frameMaterial],
     paintMatters: true,
     partValue: 1000,
     aroundValue: 10000,
@@ -71,10 +75,8 @@ function Material({
   );
 }
 
-function One({ send, row, timers }: Pick<StageProps, 'send'> & { row: Seized; timers: Timer[] }) {
-  const { labourPerHour, customerPerHour, currency } = useSettings();
-  // Where the house puts no price on its own hour, time would cost nothing and nobody would ever stop.
-  const rate = labourPerHour || customerPerHour || 1500;
+function One({ send, row, timers, rate }: Pick<StageProps, 'send'> & { row: Seized; timers: Timer[]; rate: number }) {
+  const { currency } = useSettings();
   const { output: stuck, errors } = useLadder(row, rate);
   const { output: ladder } = useReckon<{ materials: string[] }>('strip.ladder', {});
   const materials = ladder?.materials ?? [row.partMaterial, row.aroundMaterial];
@@ -217,7 +219,10 @@ function One({ send, row, timers }: Pick<StageProps, 'send'> & { row: Seized; ti
         </Box>
         {stuck && <Working rows={stuck.working} />}
         <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-          Chances are rules of thumb. Time counts {money(rate, currency)} an hour.
+          Chances are rules of thumb.{' '}
+          {rate > 0
+            ? `Time counts ${money(rate, currency)} an hour.`
+            : 'No hour has a price in the house rules, so time counts nothing here and it says stop late.'}
         </Typography>
       </Disclosure>
       {row.tried.length > 0 && (
@@ -240,6 +245,7 @@ function One({ send, row, timers }: Pick<StageProps, 'send'> & { row: Seized; ti
 
 /** Everything that will not move: what was tried, what next, what it may cost, when to stop. */
 export function StuckParts({ bicycle, send, place }: StageProps & { place: string | null }) {
+  const settings = useSettings();
   const rows = bicycle.seized.filter((row) => row.ended === null && (place === null || row.place === place));
   if (rows.length === 0) return null;
   return (
@@ -249,7 +255,7 @@ export function StuckParts({ bicycle, send, place }: StageProps & { place: strin
     >
       <Box component="ul" sx={{ p: 0, m: 0, listStyle: 'none' }}>
         {rows.map((row) => (
-          <One key={row.id} send={send} row={row} timers={bicycle.timers} />
+          <One key={row.id} send={send} row={row} timers={bicycle.timers} rate={wageOf(bicycle, settings)} />
         ))}
       </Box>
     </Section>

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { StripOrder } from '@/core/strip/order';
+import type { StuckJoint } from '@/core/strip/usualJoint';
 import { backwards, partIn, sorted, partWords, turnAt, type Assembly } from '@/core/strip/tray';
 import { trayFor } from '@/model/selectors';
 import { isSettled } from '@/model/trayParts';
@@ -16,6 +17,7 @@ import { Section } from '@/ui/Section';
 import { taskHref } from '../bike/bench';
 import { LooseButton } from '../rebuild/LooseEnds';
 import { StockDialog } from '../stock/StockDialog';
+import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { ExplodedLine } from './ExplodedLine';
 import { PartList } from './PartList';
@@ -58,6 +60,7 @@ export function TrayView({
   const next = backwards(tray.order).find((id) => !isSettled(tray, id));
   const hand = way === 'apart' ? (current?.takes ?? []) : next ? [next] : [];
   const atTool = (way === 'apart' ? current : assembly.steps.find((step) => next && step.takes.includes(next))) ?? null;
+  const { output: ladder } = useReckon<{ joints: StuckJoint[] }>('strip.ladder', {});
   const atHand = { words: partWords(taken), material: taken.materials[0] };
   const stuckPart = stocking === null ? null : partIn(assembly, tray.extra, stocking);
   return (
@@ -101,7 +104,7 @@ export function TrayView({
           onClick={() =>
             send({
               type: 'putSeized',
-              seized: newSeized(assembly.place, atHand, bicycle.kind.frameMaterial),
+              seized: newSeized(assembly.place, atHand, bicycle.kind.frameMaterial, ladder?.joints ?? []),
             })
           }
         >

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { parseTable, provenance } from '../../table';
+import { JOINTS, type Joint } from './stuckJoints';
 import json from './stuckSteps.json';
 
 export const stuckStepRow = z.strictObject({
@@ -19,12 +20,18 @@ export const stuckStepRow = z.strictObject({
   when: z.enum(['part-shrinks', 'around-grows', 'aluminium-in-steel', 'part-cheaper', 'around-cheaper']).nullable(),
   /** Words of the part that it is meant for; empty for any. */
   partWords: z.string().nullable(),
+  /** The joints that it is for; empty for any. */
+  joints: z.string().nullable(),
   /** A step that has to come before it. */
   afterStep: z.string().nullable(),
+  /** It leaves penetrant behind, takes it away, or is hot and must find none. */
+  penetrant: z.enum(['wets', 'dries', 'hot']).nullable(),
   how: z.string(),
   cautions: z.string(),
   ...provenance,
 });
+
+const jointsOf = (joined: string | null): Joint[] => JOINTS.filter((joint) => list(joined).includes(joint));
 
 const list = (joined: string | null) => (joined === null ? [] : joined.split('|'));
 
@@ -33,5 +40,6 @@ export const stuckSteps = parseTable(stuckStepRow, json).map((row) => ({
   ...row,
   forbiddenFor: list(row.forbiddenFor),
   partWords: list(row.partWords),
+  joints: jointsOf(row.joints),
 }));
 export type StuckStep = (typeof stuckSteps)[number];

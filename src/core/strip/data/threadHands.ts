@@ -31,7 +31,9 @@ export const threadHandRow = z.strictObject({
   side: z.enum(['left', 'right']).nullable(),
   standard: z.enum(STANDARDS).nullable(),
   hand: z.enum(['left', 'right']),
-  axis: z.enum(['across', 'upright', 'along the bar', 'along the spoke', 'off the bicycle']),
+  axis: z.enum(['across', 'across the wheel', 'upright', 'along the bar', 'along the spoke', 'off the bicycle']),
+  /** So seldom that it is meant only where its side is named. */
+  onlyIfAsked: z.enum(['yes']).nullable(),
   note: z.string(),
   ...provenance,
 });

@@ -1,0 +1,323 @@
+import fc from 'fast-check';
+import { runs } from '../../tests/runs';
+import { isSwapped } from './bearings/cartridgeSize';
+import { benchRows } from './bearings/data/benches';
+import { USUAL_ROWS } from './inspect/questions';
+import { reckon } from './reckon';
+import { stuckSteps } from './strip/data/stuckSteps';
+
+/** An answer, loosely typed: these are facts of the trade, asked as any program would ask. */
+// eslint-disable-next-line @typescript-eslint/no-explicit-any
+function ask(id: string, question: unknown): any {
+  const result = reckon(id, question);
+  if (result.status !== 'ok') throw new Error(JSON.stringify(result));
+  return result.output;
+}
+const refused = (id: string, question: unknown) => {
+  const result = reckon(id, question);
+  return result.status === 'refused' ? result.errors : [];
+};
+
+describe('cartridges', () => {
+  test('a bore that is not under its outside is refused at the bore, also among others', () => {
+    const swapped = { path: 'boreMm', message: expect.stringMatching(/swapped/) as string };
+    expect(refused('bearings.identifyCartridge', { boreMm: 28, odMm: 15, widthMm: 7 })).toEqual([swapped]);
+    expect(refused('bearings.identifyCartridge', { boreMm: 15, odMm: 15, widthMm: 7 })).toEqual([swapped]);
+    const cartridges = [
+      { id: 'left', boreMm: 15, odMm: 28, widthMm: 7 },
+      { id: 'right', boreMm: 28, odMm: 15, widthMm: null },
+    ];
+    expect(refused('bearings.cartridgeSet', { cartridges })).toEqual([{ ...swapped, path: 'cartridges.1.boreMm' }]);
+    expect(isSwapped(28, null)).toBe(false);
+  });
+
+  test('clear play in a cartridge comes before its roughness: it is renewed whatever the balls and the rule say', () => {
+    const grade = { kind: 'cartridge', place: 'hub.front', feel: 'gritty', play: 'clear', balls: 'bright' };
+    for (const cartridges of ['replace-when-rough', 'repack-if-balls-bright'])
+      expect(ask('bearings.grade', { ...grade, rules: { cartridges } })).toMatchObject({
+        verdict: 'renew-cartridge',
+        rule: null,
+      });
+  });
+
+  test('front-hub and rear-hub are hubs: their cartridges last twice as long', () => {
+    const usual = {
+      kind: 'cartridge',
+      lastServiced: '2026-11-27',
+      use: 'mixed',
+      hoursPerWeek: 5,
+      grease: 'standard',
+      seal: 'good',
+    };
+    for (const place of ['front-hub', 'rear-hub', 'hub.front', 'hub.rear'])
+      expect(ask('bearings.serviceDue', { ...usual, place }).months).toBe(24);
+    expect(ask('bearings.serviceDue', { ...usual, place: 'headset' }).months).toBe(12);
+  });
+});
+
+describe('a rock at the rim', () => {
+  test('rows of cup and cone stand back to back: movement = 2·R·play/(L + D·tan α)', () => {
+    fc.assert(
+      fc.property(
+        fc.record({
+          play: fc.double({ min: 0.01, max: 0.5, noNaN: true }),
+          leverMm: fc.double({ min: 100, max: 400, noNaN: true }),
+          spanMm: fc.double({ min: 20, max: 120, noNaN: true }),
+          circleMm: fc.double({ min: 0, max: 50, noNaN: true }),
+          contactDeg: fc.double({ min: 20, max: 60, noNaN: true }),
+        }),
+        ({ play, leverMm, spanMm, circleMm, contactDeg }) => {
+          const movementMm = (2 * leverMm * play) / (spanMm + circleMm * Math.tan((contactDeg * Math.PI) / 180));
+          const found = ask('inspect.rimPlay', { movementMm, leverMm, spanMm, circleMm, contactDeg });
+          expect(found.radialMm).toBeCloseTo(play, 5);
+        },
+      ),
+      { numRuns: runs(100) },
+    );
+    expect(ask('inspect.rimPlay', { movementMm: 1, leverMm: 311, spanMm: 60 }).radialMm).toBeCloseTo(0.0965, 4);
+  });
+
+  test('it is near seven times the play for a usual front hub', () => {
+    const { radialMm } = ask('inspect.rimPlay', { movementMm: 1, leverMm: 311, ...USUAL_ROWS['hub-front'] });
+    expect(1 / radialMm).toBeGreaterThan(6.5);
+    expect(1 / radialMm).toBeLessThan(8.5);
+  });
+
+  test('the look-over takes the rows that the table of benches has', () => {
+    for (const [assembly, { spanMm, circleMm }] of Object.entries(USUAL_ROWS)) {
+      const row = benchRows.find((each) => each.assembly === assembly)!;
+      expect([assembly, spanMm, circleMm]).toEqual([assembly, row.rowsApartMm, row.circleMm]);
+    }
+  });
+});
+
+describe('what like ones fetched', () => {
+  const today = '2026-11-27';
+  const sales = (...rows: [number, string | null][]) =>
+    rows.map(([price, soldOn], i) => ({ id: `s${i}`, label: 'one', price, soldOn }));
+
+  test('three sales of 2008 at 200, 300, 400 have 300 in the middle', () => {
+    const old = sales([20000, '2008-03-01'], [30000, '2008-03-01'], [40000, '2008-03-01']);
+    expect(ask('buy.comparables', { sales: old, today }).range.likely).toBe(30000);
+  });
+
+  test('sales of the year one have a middle too', () => {
+    const old = sales([20000, '0001-01-01'], [30000, '0001-01-01'], [40000, '0001-01-01']);
+    expect(ask('buy.comparables', { sales: old, today }).range.likely).toBe(30000);
+  });
+
+  test('one of 900 among four of 300 is told as unlike; one of 320 is not', () => {
+    const four = Array<[number, null]>(4).fill([30000, null]);
+    const among = (price: number) => ask('buy.comparables', { sales: sales(...four, [price, null]), today }).leftOut;
+    expect(among(90000)).toMatchObject([{ id: 's4', price: 90000 }]);
+    expect(among(32000)).toEqual([]);
+  });
+
+  test('a sale after today is refused at its day', () => {
+    const rows = sales([20000, null], [30000, '2026-11-28']);
+    expect(refused('buy.comparables', { sales: rows, today })).toMatchObject([{ path: 'sales.1.soldOn' }]);
+    expect(refused('buy.comparables', { sales: sales([30000, today]), today })).toEqual([]);
+  });
+});
+
+describe('whom it fits, and whether to drive there', () => {
+  test('an inseam that was measured decides over the height', () => {
+    const frame = { kind: 'road', sizeMm: 560, convention: 'centre-top' };
+    expect(ask('buy.fit', { ...frame, riderMm: 1790 }).verdict).toBe('fits');
+    const found = ask('buy.fit', { ...frame, riderMm: 1790, inseamMm: 760 });
+    expect(found.verdict).toBe('large');
+    expect(found.reasons).toContain('It is large for an inseam of 760 mm.');
+  });
+
+  const appraisal = {
+    currency: 'EUR',
+    asking: 0,
+    resale: { low: 20000, likely: 30000, high: 38000 },
+    costs: [
+      { label: 'Wash', parts: { low: 200, likely: 500, high: 1500 }, minutes: { low: 30, likely: 60, high: 120 } },
+      { label: 'Tyres', parts: { low: 2400, likely: 3600, high: 6000 }, minutes: { low: 25, likely: 35, high: 60 } },
+    ],
+    target: { kind: 'hourly', amount: 1500 },
+    trials: 4000,
+  };
+  const drive = (changes: object) =>
+    ask('money.drive', { appraisal: { ...appraisal, ...changes }, travel: { distanceKm: 1, costPerKm: 0 }, haggle: 0 });
+
+  test('the buyer at the door decides by the quantile of money.appraise, to the unit', () => {
+    for (const confidence of [0.5, 0.8, 0.95]) {
+      const raw = ask('money.appraise', { ...appraisal, confidence }).working.find(
+        (row: { symbol: string }) => row.symbol === 'Q',
+      ).value as number;
+      expect(drive({ confidence, asking: Math.floor(raw) }).buyChance).toBe(1);
+      expect(drive({ confidence, asking: Math.ceil(raw) + 1 }).buyChance).toBe(0);
+    }
+  });
+
+  test('more certainty wanted is never bought more often', () => {
+    const costs = appraisal.costs.map((line) => ({ ...line, chance: 0.4 }));
+    const bought = [0.5, 0.7, 0.9, 0.99].map((confidence) => drive({ costs, confidence, asking: 21000 }).buyChance);
+    expect(bought).toEqual([...bought].sort((a, b) => b - a));
+    expect(bought[0]).toBeGreaterThan(bought[3]!);
+  });
+});
+
+describe('squeezed spokes', () => {
+  const alike = (feel: string) => ask('inspect.spokeMap', { pairs: Array<string>(16).fill(feel) });
+
+  test('sixteen alike are alike, and none of them is odd', () => {
+    for (const feel of ['even', 'hard', 'soft', 'slack'])
+      expect(alike(feel)).toMatchObject({ odd: [], worstRun: 0, spreadPercent: 0 });
+    expect(alike('even').verdict).toBe('even');
+    expect(alike('hard').verdict).toBe('even');
+    expect(alike('slack').verdict).toBe('slack');
+  });
+
+  test('a dished wheel compares within its sides: one side soft by right is even, one of its pairs slack is odd', () => {
+    const sides = Array.from({ length: 16 }, (_, i) => (i % 2 ? 'right' : 'left'));
+    const pairs = sides.map((side) => (side === 'right' ? 'hard' : 'soft'));
+    expect(ask('inspect.spokeMap', { pairs, sides })).toMatchObject({ verdict: 'even', odd: [], spreadPercent: 0 });
+    expect(ask('inspect.spokeMap', { pairs }).verdict).toBe('uneven');
+    const one = pairs.map((feel, i) => (i === 4 ? 'slack' : feel));
+    expect(ask('inspect.spokeMap', { pairs: one, sides })).toMatchObject({ verdict: 'uneven', odd: [5] });
+    expect(refused('inspect.spokeMap', { pairs, sides: sides.slice(1) })).toMatchObject([{ path: 'sides' }]);
+  });
+});
+
+describe('discs and chains', () => {
+  test('a new disc under 1.7 mm, or a reading over new + 0.1, is refused with the likely mistake', () => {
+    expect(refused('inspect.disc', { readingsMm: [1.5], newMm: 1.6 })).toMatchObject([
+      { path: 'newMm', message: expect.stringMatching(/minimum stamped|worn/) as string },
+    ]);
+    expect(refused('inspect.disc', { readingsMm: [1.8, 1.95], newMm: 1.8 })).toMatchObject([
+      { path: 'readingsMm', message: expect.stringMatching(/lip/) as string },
+    ]);
+    expect(refused('inspect.disc', { readingsMm: [1.9], newMm: 1.8 })).toEqual([]);
+    expect(refused('inspect.disc', { readingsMm: [1.6], newMm: 1.7 })).toEqual([]);
+  });
+
+  test('over 2 % by a rule the verdict stands and the first reason asks for a recount with the count that is plausible', () => {
+    const found = ask('inspect.chainWear', { chain: '9-10-speed', pitches: 24, lengthMm: 318 });
+    expect(found.verdict).toBe('replace-chain-and-cogs');
+    expect(found.reasons[0]).toMatch(/25 pitches\?/);
+    const odd = ask('inspect.chainWear', { chain: '9-10-speed', pitches: 24, lengthMm: 312.5 });
+    expect(odd.reasons[0]).toMatch(/^Count again/);
+    expect(odd.reasons[0]).not.toMatch(/pitches\?/);
+    const under = ask('inspect.chainWear', { chain: '9-10-speed', pitches: 100, lengthMm: 1270 * 1.02 });
+    expect(under.reasons[0]).not.toMatch(/Count again/);
+    const gauge = { chain: '9-10-speed', gauge: { dropsInAtPercent: 3 } };
+    expect(ask('inspect.chainWear', gauge).reasons[0]).not.toMatch(/Count again/);
+  });
+
+  test('more or larger balls than the circle takes are refused, and the load is never NaN', () => {
+    const hub = { ballDiameterMm: 4.762, balls: 10, circleMm: 16.2, tighterDeg: 30 };
+    expect(refused('bearings.contact', { ...hub, balls: 20 })).toMatchObject([{ path: 'circleMm' }]);
+    expect(refused('bearings.contact', { ...hub, ballDiameterMm: 12 })).toMatchObject([{ path: 'circleMm' }]);
+  });
+});
+
+describe('a stuck part', () => {
+  const joint = {
+    part: 'Seat post',
+    partMaterial: 'plain steel',
+    aroundMaterial: 'plain steel',
+    paintMatters: false,
+    partValue: 4000,
+    aroundValue: 20000,
+    ratePerHour: 1000,
+    tried: [] as { step: string; soakMinutes: number }[],
+  };
+  const materials = ['plain steel', 'bare aluminium', 'chrome plate', 'brass'];
+
+  test('nothing without a thread is slotted, drilled left-handed, extracted or tightened first, whatever was tried', () => {
+    const THREADS = ['slot', 'left-hand-drill', 'extractor', 'tighten-first', 'impact', 'seat-tool'];
+    fc.assert(
+      fc.property(
+        fc.constantFrom('slip', 'press', 'wedge', null),
+        fc.constantFrom('Seat post', 'Cotter pin', 'Quill stem', 'Crown race'),
+        fc.constantFrom(...materials),
+        fc.array(fc.constantFrom(...stuckSteps.map(({ id }) => id)), { maxLength: 12 }),
+        (held, part, material, tried) => {
+          const { order } = ask('strip.stuck', {
+            ...joint,
+            part,
+            joint: held,
+            partMaterial: material,
+            tried: tried.map((step) => ({ step, soakMinutes: 900 })),
+          });
+          for (const step of THREADS) expect(order).not.toContain(step);
+        },
+      ),
+      { numRuns: runs(150) },
+    );
+  });
+
+  test('a cotter is pressed first', () => {
+    expect(ask('strip.stuck', { ...joint, part: 'Cotter pin with nut and washer', aroundValue: 4000 }).next.step).toBe(
+      'press-out',
+    );
+    expect(ask('strip.stuck', { ...joint, part: 'pin', joint: 'press', aroundValue: 4000 }).order[0]).toBe('press-out');
+  });
+
+  test('nothing hot follows penetrant before it is wiped off and aired', () => {
+    const of = (sort: string) => stuckSteps.filter((step) => step.penetrant === sort).map(({ id }) => id);
+    fc.assert(
+      fc.property(
+        fc.constantFrom('thread', 'slip', 'press', 'wedge'),
+        fc.constantFrom(...materials),
+        fc.constantFrom(...materials),
+        fc.array(fc.constantFrom(...of('wets'), ...of('dries'), 'tap'), { maxLength: 5 }),
+        (held, partMaterial, aroundMaterial, tried) => {
+          const { order } = ask('strip.stuck', {
+            ...joint,
+            joint: held,
+            partMaterial,
+            aroundMaterial,
+            aroundValue: 90000,
+            tried: tried.map((step) => ({ step, soakMinutes: 100 })),
+          });
+          let wet = false;
+          for (const step of [...tried, ...(order as string[])]) {
+            if (of('wets').includes(step)) wet = true;
+            if (of('dries').includes(step)) wet = false;
+            if (of('hot').includes(step)) expect([step, wet]).toEqual([step, false]);
+          }
+        },
+      ),
+      { numRuns: runs(200) },
+    );
+  });
+
+  test('the stem has penetrant from below through the steerer, and nothing else has', () => {
+    const stem = ask('strip.stuck', { ...joint, part: 'Quill stem', partMaterial: 'bare aluminium' });
+    expect(stem.order).toContain('penetrant-below');
+    expect(ask('strip.stuck', joint).order).not.toContain('penetrant-below');
+  });
+
+  test('the ladder says which joints each rung is for, and what a part usually is: posts and stems of aluminium', () => {
+    const { steps, joints } = ask('strip.ladder', {});
+    expect(steps.find((step: { id: string }) => step.id === 'slot').joints).toEqual(['thread']);
+    for (const word of ['quill', 'seat post'])
+      expect(joints.find((row: { words: string[] }) => row.words.includes(word)).partMaterial).toMatch(/aluminium/);
+  });
+});
+
+describe('which way it turns', () => {
+  const turn = (question: object) => ask('strip.turn', { action: 'loosen', side: null, ...question });
+
+  test('a left-side drive has a left-handed freewheel; where no side is named it is the usual one', () => {
+    expect(turn({ fastener: 'freewheel', side: 'left' })).toMatchObject({ hand: 'left', rotation: 'clockwise' });
+    expect(turn({ fastener: 'freewheel', side: 'right' })).toMatchObject({ hand: 'right' });
+    expect(turn({ fastener: 'freewheel' })).toMatchObject({ hand: 'right', rotation: 'anticlockwise' });
+  });
+
+  test('“push it to the rear” is said only of what sits on the bicycle', () => {
+    for (const fastener of ['freewheel', 'cassette-lockring', 'cone', 'cone-locknut', 'pedal-body'])
+      for (const side of ['left', 'right']) {
+        const { spannerUpMoves, words } = turn({ fastener, side });
+        expect([fastener, spannerUpMoves]).toEqual([fastener, null]);
+        expect(words).not.toMatch(/push it to/);
+      }
+    expect(turn({ fastener: 'pedal', side: 'left' })).toMatchObject({ spannerUpMoves: 'rear' });
+    expect(turn({ fastener: 'axle-nut', side: 'right' }).spannerUpMoves).not.toBeNull();
+  });
+});
