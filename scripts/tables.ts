@@ -15,6 +15,7 @@ export const TABLES: TableSource[] = [
   { csv: 'wear_limits.csv', json: 'src/core/inspect/data/wearLimits.json' },
   { csv: 'cleaning.csv', json: 'src/core/clean/data/cleaning.json' },
   { csv: 'soil_process.csv', json: 'src/core/clean/data/soilProcess.json' },
+  { csv: 'clean_afterwards.csv', json: 'src/core/clean/data/afterwards.json' },
   { csv: 'clean_processes.csv', json: 'src/core/clean/data/processes.json' },
   { csv: 'clean_never_together.csv', json: 'src/core/clean/data/neverTogether.json' },
   { csv: 'finish_treatments.csv', json: 'src/core/clean/data/finishTreatments.json' },

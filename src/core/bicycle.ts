@@ -32,6 +32,13 @@ export const bicycleKind = z.strictObject({
 });
 export type BicycleKind = z.output<typeof bicycleKind>;
 
+const RIM_BRAKES: BicycleKind['brakes'][] = ['caliper', 'cantilever', 'direct-pull'];
+
+/** Whether a brake works on the rim at a place of the front or of the rear; a back-pedal brake has a caliper at the front. */
+export function isRimBraked(kind: Pick<BicycleKind, 'brakes'>, place: string): boolean {
+  return RIM_BRAKES.includes(kind.brakes) || (kind.brakes === 'back-pedal' && !place.endsWith('.rear'));
+}
+
 /** The most cogs that a class of chain runs on; what a hanger has to be straight for. */
 export const SPEEDS_OF_CHAIN: Record<BicycleKind['chain'], number> = {
   'single-or-hub-gear': 1,

@@ -321,3 +321,91 @@ describe('which way it turns', () => {
     expect(turn({ fastener: 'axle-nut', side: 'right' }).spannerUpMoves).not.toBeNull();
   });
 });
+
+describe('the wash', () => {
+  const HOT = 'hot ultrasonic, water-based degreaser';
+  const baths = [
+    { id: 'hot', process: HOT, capacityMl: 3000 },
+    { id: 'acid', process: 'white vinegar soak', capacityMl: 3000 },
+  ];
+  const wash = (...parts: object[]) =>
+    ask('clean.plan', { parts: parts.map((part) => ({ volumeMl: 50, ...part })), baths });
+  const afterOf = (plan: { loads: { after: string[] }[]; byHand: { after: string[] }[] }) =>
+    [...plan.loads, ...plan.byHand].flatMap(({ after }) => after).join(' · ');
+
+  test('nothing oiled, waxed or polished on discs, pads or the tracks of rims', () => {
+    for (const soil of ['oil', 'old-grease', 'mud', 'rust'])
+      for (const part of [
+        { id: 'disc', materials: ['brake rotors'], soil },
+        { id: 'pad', materials: ['brake pads'], soil },
+        { id: 'rim', materials: ['anodised aluminium'], brakeTrack: true, soil },
+        { id: 'steel rim', materials: ['chrome plate'], brakeTrack: true, soil },
+      ]) {
+        const plan = wash(part);
+        expect(afterOf(plan)).not.toMatch(/\b(oil|grease|wax|polish)/i);
+        for (const { process } of plan.byHand) expect(process).not.toMatch(/polish|wax/);
+      }
+  });
+
+  test('what shares a bath with a chain is named where the chain is oiled', () => {
+    const plan = wash(
+      { id: 'chain', materials: ['plain steel'], soil: 'old-grease' },
+      { id: 'a rim', materials: ['plain steel'], soil: 'old-grease', brakeTrack: true },
+    );
+    expect(afterOf(plan)).toMatch(/Oil or grease at once.*But a rim: wiped with isopropyl alcohol/);
+  });
+
+  test('oil is for what rusts bare: rubber, plastics and carbon get none', () => {
+    for (const material of ['rubber grips/hoods', 'plastics', 'carbon', 'leather'])
+      expect(afterOf(wash({ id: 'part', materials: [material], soil: 'mud' }))).not.toMatch(/\boil/i);
+    expect(afterOf(wash({ id: 'part', materials: ['plain steel'], soil: 'mud' }))).toMatch(/\boil/i);
+  });
+
+  test('oily pads are refused: they are renewed; muddy ones are brushed', () => {
+    for (const soil of ['oil', 'old-grease']) {
+      const plan = wash({ id: 'pads', materials: ['brake pads', 'anodised aluminium'], soil });
+      expect(plan.refused).toMatchObject([{ partId: 'pads', reason: expect.stringMatching(/renew/) as string }]);
+    }
+    expect(wash({ id: 'pads', materials: ['brake pads'], soil: 'mud' }).refused).toEqual([]);
+  });
+
+  test('zinc plate never goes into vinegar', () => {
+    const plan = wash({ id: 'bolt', materials: ['zinc-plated steel'], soil: 'rust' });
+    expect(plan.loads).toEqual([]);
+    expect(plan.byHand).toHaveLength(1);
+  });
+});
+
+describe('the adviser of a cone', () => {
+  const feels = ['loose', 'tick', 'smooth', 'tight'] as const;
+  const advised = (allowanceDeg: number, trials: unknown[], school: string) =>
+    ask('bearings.adjustCone', { pitchMm: 1, school, allowanceDeg, trials }).next?.turnDeg as number | undefined;
+
+  test('a tenth of a degree of allowance moves its advice by six degrees at most', () => {
+    const trial = fc.record({
+      turnDeg: fc.integer({ min: -30, max: 30 }),
+      feel: fc.constantFrom(...feels),
+      clamped: fc.boolean(),
+    });
+    fc.assert(
+      fc.property(
+        fc.array(trial, { maxLength: 3 }),
+        fc.integer({ min: 0, max: 250 }),
+        fc.constantFrom('from-tight', 'from-loose'),
+        (trials, tenths, school) => {
+          const [before, after] = [tenths, tenths + 1].map((each) => advised(each / 10, trials, school));
+          if (before === undefined || after === undefined) return;
+          expect(Math.abs(after - before)).toBeLessThanOrEqual(6);
+        },
+      ),
+      { numRuns: runs(40, 12) },
+    );
+  });
+
+  test('one loose, felt at allowances round 12.4°: 18, 18, 17 and not 18, 4, 16', () => {
+    const turns = [12.2, 12.3, 12.4, 12.5, 13].map((allowance) =>
+      advised(allowance, [{ turnDeg: 0, feel: 'loose' }], 'from-tight')!,
+    );
+    expect(Math.max(...turns) - Math.min(...turns)).toBeLessThanOrEqual(6);
+  });
+});

@@ -1,3 +1,4 @@
+import { isRimBraked } from '@/core/bicycle';
 import { own } from '@/core/own';
 import type { CleanPlanInput } from '@/core/clean/plan';
 import type { Assembly } from '@/core/strip/tray';
@@ -17,6 +18,8 @@ export interface Dirty {
   materials: string[];
   soil: CleanPlanInput['parts'][number]['soil'];
   volumeMl: number;
+  /** A rim brake works on it. */
+  brakeTrack: boolean;
   /** Null: nobody has been asked. */
   hardened: boolean | null;
 }
@@ -44,6 +47,7 @@ export function dirtyParts(bicycle: Bicycle, assemblies: Assembly[]): Dirty[] {
           materials: hardened ? [...new Set([...part.materials, HARDENED])] : part.materials,
           soil: own(tray.soils, part.id) ?? part.soil,
           volumeMl: part.volumeMl,
+          brakeTrack: part.kind.startsWith('wheel-') && isRimBraked(bicycle.kind, assembly.place),
           hardened,
         };
       })
@@ -59,7 +63,14 @@ export function washInput(dirty: Dirty[], baths: Bath[], bicycle: Bicycle, nowMs
     ),
   );
   return {
-    parts: dirty.map(({ key, materials, soil, volumeMl }) => ({ id: key, materials, soil, volumeMl })),
+    parts: dirty.map(({ key, words, materials, soil, volumeMl, brakeTrack }) => ({
+      id: key,
+      label: words.slice(0, 120),
+      materials,
+      soil,
+      volumeMl,
+      brakeTrack,
+    })),
     baths: baths.map(({ id, process, capacityMl, fillShare }) => ({
       id,
       process,

@@ -120,10 +120,9 @@ function run(session: Session): ConeAdvice {
   const { meanDeg, sdDeg } = spreadOf(grid, belief);
   const toIdealDeg = session.bands.smoothDeg / 2 - session.allowanceDeg - meanDeg;
   const opens = session.school === 'from-tight';
-  const schoolsWay = (a: Action, b: Action) => (opens ? a.turnDeg - b.turnDeg : b.turnDeg - a.turnDeg);
   const action = done
     ? null
-    : bestAction(tables, belief, (turn) => last !== undefined || (opens ? turn < 0 : turn > 0), schoolsWay);
+    : bestAction(tables, belief, (turn) => last !== undefined || (opens ? turn < 0 : turn > 0), opens ? -1 : 1);
 
   return {
     next: action && nextTurn(session, action),

@@ -20,10 +20,27 @@ export const SURE = 0.9;
 const CLAMPED_COST = 1.02;
 /** Trials that a missed finish is taken to cost on top, beyond those that are looked ahead. */
 const MISSED_FINISH_COST = 3;
-const FIRST_AIMS = Array.from({ length: 25 }, (_, i) => (i + 0.5) / 25);
+/** Shares of the belief below which, and above which, no turn is aimed; and those of the looks further ahead. */
+const LADDER_ENDS = [0.02, 0.98];
 const LATER_AIMS = [0.12, 0.25, 0.37, 0.5, 0.63, 0.75, 0.88];
-/** Turns that look best at first sight and are followed one trial further. */
-const FOLLOWED = 4;
+const MOST_RUNGS = 30;
+/** Turns that at first sight take so many trials more than the best are not followed further. */
+const FOLLOWED_TO = 0.2;
+/** What straying towards that end costs, so that nothing drops out at a blow. */
+const STRAY_COST = 0.03;
+/** Trials by which two turns, or two ways of feeling, differ and are still nearly as good as one another. */
+const TURNS_ALIKE = 0.03;
+const WAYS_ALIKE = 0.04;
+/** What a degree the school's way is worth: enough to settle a tie. */
+const LEANING = 0.0003;
+/** How many trials a turn has to save over feeling it again, to be told at all and to be told whole. */
+const TURN_FROM = -0.2;
+const TURN_WHOLLY = 0.4;
+/** The least turn that is told, and how small one may be beside not turning at all before it is none. */
+const LEAST_TURN_DEG = 1;
+const SNAP_DEG = 3;
+/** Being sure enough to stop is planned for as a slope, or a hair's breadth in a figure would turn the whole plan. */
+const SURE_SLOPE = 0.2;
 /** A feel so unlikely is not followed; it counts as a missed finish. */
 const UNLIKELY = 2e-3;
 const SMOOTH = FEELS.indexOf('smooth');
@@ -33,8 +50,10 @@ export interface Action {
   clamped: boolean;
 }
 
-interface Scored extends Action {
+interface Followed extends Action {
   trials: number;
+  /** How far it still belongs to those that are followed: 1 for the best at first sight, 0 at the end. */
+  share: number;
 }
 
 export interface Planner {
@@ -70,49 +89,109 @@ export function coneTables(grid: ConeGrid, model: ConeModel): Planner {
 }
 
 /**
- * The action expected to finish in the fewest trials. Every candidate turn, felt open or as ridden, is followed by each of
- * the four feels, and what is not finished then is valued by its best next chance to finish; the few that look best are
- * followed one trial further. `allowed` narrows the turns (the school's first one); `prefer` breaks ties within a
- * fiftieth of a trial.
+ * The action expected to finish in the fewest trials. Turns on an even ladder, felt open or as ridden, are each followed by
+ * the four feels, and what is not finished then is valued by its best next chance to finish; those that look best are
+ * followed one trial further. What is told is the middle of the turns that are as good as the best, so that a figure that
+ * moves by a trifle moves the advice by a trifle. `allowed` narrows the turns (the school's first one); `leaning` is the
+ * school's: −1 opens, 1 closes where the one is as good as the other.
  */
 export function bestAction(
   planner: Planner,
   belief: Belief,
   allowed: (turnDeg: number) => boolean,
-  prefer: (a: Action, b: Action) => number,
+  leaning: -1 | 1,
 ): Action {
-  const { grid, model } = planner;
-  const turns = turnsTowards(planner, belief, FIRST_AIMS);
-  const allowedTurns = turns.filter(allowed);
+  const { model, grid } = planner;
+  const ladder = ladderOf(planner, belief);
+  const turns = ladder.filter(allowed);
   // Where a bench drags so much that no turn goes the school's way, the school gives way.
-  const glanced: Scored[] = (allowedTurns.length > 0 ? allowedTurns : turns)
-    .flatMap((turnDeg) => {
-      const moved = afterTurn(grid, belief, turnDeg);
-      return (model.allowanceDeg > 0 ? [true, false] : [false]).map((clamped) => ({
+  const glanced = (turns.length > 0 ? turns : ladder).flatMap((turnDeg) => {
+    const moved = afterTurn(grid, belief, turnDeg);
+    return (model.allowanceDeg > 0 ? [true, false] : [false]).map((clamped) => ({
+      turnDeg,
+      clamped,
+      moved,
+      trials: expectedTrials(planner, moved, clamped),
+    }));
+  });
+  const least = Math.min(...glanced.map((each) => each.trials));
+  const followed = glanced
+    .filter((each) => each.turnDeg === 0 || each.trials < least + FOLLOWED_TO)
+    .map(({ turnDeg, clamped, moved, trials }): Followed => {
+      const far = (trials - least) / FOLLOWED_TO;
+      return {
         turnDeg,
         clamped,
-        trials: expectedTrials(planner, moved, clamped),
-      }));
-    })
-    .sort((a, b) => a.trials - b.trials);
-  const scored = glanced.slice(0, FOLLOWED).map(({ turnDeg, clamped }) => ({
-    turnDeg,
-    clamped,
-    trials: followedTrials(planner, afterTurn(grid, belief, turnDeg), clamped),
-  }));
-  const least = Math.min(...scored.map((action) => action.trials));
-  const best = scored
-    .filter((action) => action.trials <= least + 0.02)
-    .sort((a, b) => prefer(a, b) || a.trials - b.trials)[0]!;
-  return { turnDeg: best.turnDeg, clamped: best.clamped };
+        trials: followedTrials(planner, moved, clamped) - leaning * LEANING * turnDeg,
+        share: turnDeg === 0 ? 1 : (1 - far * far) ** 2,
+      };
+    });
+  const ways = [true, false].flatMap((clamped) => {
+    const told = middleOf(followed.filter((each) => each.clamped === clamped));
+    return told === null ? [] : [{ ...told, clamped }];
+  });
+  const best = Math.min(...ways.map((way) => way.trials));
+  const weight = (way: { trials: number }) => Math.exp((best - way.trials) / WAYS_ALIKE);
+  const sum = ways.reduce((total, way) => total + weight(way), 0);
+  const turnDeg = ways.reduce((total, way) => total + way.turnDeg * weight(way), 0) / sum;
+  const { clamped } = ways.reduce((a, b) => (b.trials < a.trials ? b : a));
+  return { turnDeg: Math.round(turnDeg) + 0, clamped };
 }
 
-/** Turns that would bring quantiles of the belief to the middle of smooth, and not turning at all. */
-function turnsTowards({ grid, model }: Planner, belief: Belief, aims: number[]): number[] {
-  const ideal = model.bands.smoothDeg / 2 - model.allowanceDeg - model.lockShift.meanDeg;
-  const turns = aims.map((q) => Math.round((ideal - beliefQuantile(grid, belief, q)) / grid.stepDeg) * grid.stepDeg);
-  return [...new Set([0, ...turns.map((turn) => turn + 0)])];
+/** Turns from the least to the most that the belief makes sense of, evenly spaced, and not turning at all. */
+function ladderOf(planner: Planner, belief: Belief): number[] {
+  const aims = aimedAt(planner, belief, LADDER_ENDS);
+  const { stepDeg } = planner.grid;
+  const [low, high] = [Math.min(...aims), Math.max(...aims)];
+  const spacing = stepDeg * Math.max(1, Math.ceil((high - low) / stepDeg / MOST_RUNGS));
+  const turns = [0];
+  for (let rung = Math.ceil(low / spacing); rung * spacing <= high; rung++) if (rung !== 0) turns.push(rung * spacing);
+  return turns;
 }
+
+/**
+ * The middle of the turns that are as good as the best, and what the best of them takes. Not turning drags nothing and
+ * lies apart from all turns: the better it is against them, the smaller the turn that is told.
+ */
+function middleOf(followed: Followed[]): { turnDeg: number; trials: number } | null {
+  if (followed.length === 0) return null;
+  // What is hardly followed any more is dear: nothing drops out at a blow.
+  const cost = ({ trials, share }: Followed) => trials + STRAY_COST * (1 / Math.max(share, 1e-9) - 1);
+  const turned = followed.filter((each) => each.turnDeg !== 0);
+  const still = Math.min(Infinity, ...followed.filter((each) => each.turnDeg === 0).map(cost));
+  if (turned.length === 0) return { turnDeg: 0, trials: still };
+  const best = Math.min(...turned.map(cost));
+  const weights = turned.map((each) => Math.exp((best - cost(each)) / TURNS_ALIKE));
+  const sum = weights.reduce((total, weight) => total + weight, 0);
+  const middle = turned.reduce((total, { turnDeg }, i) => total + turnDeg * weights[i]!, 0) / sum;
+  // The least turn is still one: the locknut is opened for it, and drags when it is locked.
+  const part = middle * eased((still - best - TURN_FROM) / (TURN_WHOLLY - TURN_FROM));
+  const told =
+    Math.abs(part) < Math.min(Math.abs(middle) / 2, SNAP_DEG)
+      ? 0
+      : Math.sign(middle) * Math.max(LEAST_TURN_DEG, Math.abs(part));
+  return { turnDeg: told, trials: Math.min(still, best) };
+}
+
+/** From nought to one, level at both ends. */
+const eased = (share: number) => {
+  const t = Math.min(1, Math.max(0, share));
+  return t * t * (3 - 2 * t);
+};
+
+/** Turns that would bring these quantiles of the belief to the middle of smooth. */
+function aimedAt({ grid, model }: Planner, belief: Belief, quantiles: number[]): number[] {
+  const ideal = model.bands.smoothDeg / 2 - model.allowanceDeg - model.lockShift.meanDeg;
+  return quantiles.map((q) => Math.round((ideal - beliefQuantile(grid, belief, q)) / grid.stepDeg) * grid.stepDeg + 0);
+}
+
+/** The same, each once, and not turning at all. */
+const turnsTowards = (planner: Planner, belief: Belief, quantiles: number[]): number[] => [
+  ...new Set([0, ...aimedAt(planner, belief, quantiles)]),
+];
+
+/** How far a smooth feel is taken to end it. */
+const stops = (rightChance: number) => eased((rightChance - SURE + SURE_SLOPE) / (2 * SURE_SLOPE));
 
 /** Trials to come if the bearing, already moved, is felt now and the best of a few turns follows each feel. */
 function followedTrials(planner: Planner, moved: Belief, clamped: boolean): number {
@@ -126,11 +205,12 @@ function followedTrials(planner: Planner, moved: Belief, clamped: boolean): numb
       trials += felt.chance * MISSED_FINISH_COST;
       continue;
     }
-    if (asRidden && feel === SMOOTH && expectation(felt.belief, planner.right) >= SURE) continue;
+    const going = asRidden && feel === SMOOTH ? 1 - stops(expectation(felt.belief, planner.right)) : 1;
+    if (going === 0) continue;
     const next = turnsTowards(planner, felt.belief, LATER_AIMS).map((turnDeg) =>
       expectedTrials(planner, afterTurn(grid, felt.belief, turnDeg), model.allowanceDeg > 0),
     );
-    trials += felt.chance * Math.min(...next);
+    trials += going * felt.chance * Math.min(...next);
   }
   return trials;
 }
@@ -171,9 +251,10 @@ function expectedTrials(planner: Planner, moved: Belief, clamped: boolean): numb
       }
     }
     if (chance < 1e-4) continue;
-    if (asRidden && feel === SMOOTH && isRight / chance >= SURE) continue;
+    const going = asRidden && feel === SMOOTH ? 1 - stops(isRight / chance) : 1;
+    if (going === 0) continue;
     const finish = Math.max(stays, bestFinish(planner, first, last)) / chance;
-    trials += chance * (1 + MISSED_FINISH_COST * (1 - finish));
+    trials += going * chance * (1 + MISSED_FINISH_COST * (1 - finish));
   }
   return trials;
 }

@@ -1,15 +1,18 @@
 import { z } from 'zod';
 import { defineCalculator, rule } from '../calculator';
 import { atLeast, moreThan } from '../numbers';
+import { finishedBy, whatFollows } from './afterwards';
 import { neverTogether, processes } from './data/processes';
 import { packLoads, volumeBound } from './pack';
 import { bathProcess, materialName, SOILS, waysFor, type Way } from './ways';
 
 const partInput = z.strictObject({
   id: z.string().min(1).max(120),
+  label: z.string().min(1).max(120).optional().describe('its words, where it is told by name; its id without'),
   materials: z.array(materialName).min(1).max(10),
   soil: z.enum(SOILS),
   volumeMl: z.number().gt(0).max(1_000_000),
+  brakeTrack: z.boolean().default(false).describe('a brake works on it, as on the track of a rim'),
 });
 const bathInput = z.strictObject({
   id: z.string().min(1).max(80),
@@ -99,7 +102,9 @@ function openWay(part: Part, ways: Way[], baths: Bath[]): Way | null {
   );
 }
 
-function refusal(ways: Way[]): string {
+function refusal(part: Part, ways: Way[]): string {
+  const finished = finishedBy(part.materials, part.soil);
+  if (finished) return `${finished}.`;
   const shut = ways.find((way) => way.verdict !== 'never');
   if (shut) return `Only ${shut.process} would do, and no bath for it is here or large enough.`;
   const [first] = ways;
@@ -124,18 +129,20 @@ const strictest = (values: (number | null)[]): number | null => {
  * Each part takes the first process of its soil that none of its materials forbids, good for all before caution for any; a
  * bath only where the workshop has it and it holds the part. A load lasts the longest least time of its parts, never longer
  * than the strictest longest one, at the strictest temperature; parts share it only where these agree, and there are as few
- * loads as that and the filling (capacity · fillShare) allow. Baths of one process take the smallest that holds the load.
+ * loads as that and the filling (capacity · fillShare) allow. What follows fits the material: oil on what rusts bare, nothing
+ * oily or waxy on pads, discs and the tracks of rims; pads that took up oil are refused. Baths of one process take the smallest that holds the load.
  *
  * Units: millilitres, minutes, °C. Errors: a material or process that no table has, an id twice. Source: the cleaning and
  * soil tables. Example: a steel chain and cassette share a hot load; an anodised derailleur never goes hot.
  */
 function run({ parts, baths }: Plan): CleanPlan {
   const chosen = parts.map((part) => {
-    const ways = waysFor(part.materials, part.soil);
+    const ways = waysFor(part.materials, part.soil, part.brakeTrack);
     return { part, ways, way: openWay(part, ways, baths) };
   });
   const bathed = chosen.flatMap(({ part, way }) => (way?.where === 'bath' ? [{ part, way }] : []));
   const wayOf = new Map(bathed.map(({ part, way }) => [part.id, way]));
+  const partOf = new Map(parts.map((part) => [part.id, part]));
   const free = new Map(baths.map((bath) => [bath.id, bath.busyMinutes]));
   let bound = 0;
 
@@ -152,7 +159,7 @@ function run({ parts, baths }: Plan): CleanPlan {
       const minutes = Math.max(...load.map((item) => item.minMinutes));
       const able = tubs.filter((bath) => !moreThan(volume, filling(bath)));
       const bath = able.reduce((soonest, each) => (free.get(each.id)! < free.get(soonest.id)! ? each : soonest));
-      const { handlingMinutes, asksHardened, after } = processes.get(process)!;
+      const { handlingMinutes, asksHardened } = processes.get(process)!;
       const startMinute = free.get(bath.id)!;
       free.set(bath.id, startMinute + minutes + handlingMinutes);
       return {
@@ -162,7 +169,10 @@ function run({ parts, baths }: Plan): CleanPlan {
         minutes,
         maxMinutes: strictest(load.map((item) => item.maxMinutes)),
         tempC: strictest(ways.map((way) => way.maxTempC)),
-        after,
+        after: whatFollows(
+          process,
+          load.map((item) => partOf.get(item.id)!),
+        ),
         cautions: distinct(ways.map(cautionsOf)),
         startMinute,
         handlingMinutes,
@@ -178,13 +188,15 @@ function run({ parts, baths }: Plan): CleanPlan {
             process: way.process,
             verdict: way.verdict as 'good' | 'caution',
             minutes: way.minMinutes,
-            after: processes.get(way.process)!.after,
+            after: whatFollows(way.process, [part]),
             cautions: cautionsOf(way),
           },
         ]
       : [],
   );
-  const refused = chosen.flatMap(({ part, ways, way }) => (way ? [] : [{ partId: part.id, reason: refusal(ways) }]));
+  const refused = chosen.flatMap(({ part, ways, way }) =>
+    way ? [] : [{ partId: part.id, reason: refusal(part, ways) }],
+  );
   const used = new Set([...loads, ...byHand].map((each) => each.process));
   const apart = neverTogether.filter(
     (row) => used.has(row.process) && (used.has(row.with) || row.with === 'chlorine bleach'),

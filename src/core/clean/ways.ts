@@ -1,5 +1,7 @@
 import { z } from 'zod';
+import { finishedBy, isBraking } from './afterwards';
 import { cleaning } from './data/cleaning';
+import { processes } from './data/processes';
 import { soilProcesses } from './data/soilProcess';
 
 export const SOILS = ['oil', 'old-grease', 'mud', 'rust'] as const;
@@ -43,9 +45,12 @@ const pairs = new Map(cleaning.map((line) => [`${line.process}\n${line.material}
 
 /**
  * Every process for a part's soil, by preference. A material that the table does not pair with a process counts as never,
- * since nothing vouches for it; so does a process that may not last as long for a material as the soil needs.
+ * since nothing vouches for it; so does a process that may not last as long for a material as the soil needs, one that
+ * leaves a film where a brake works, and every one for what its soil has finished.
  */
-export function waysFor(materials: string[], soil: Soil): Way[] {
+export function waysFor(materials: string[], soil: Soil, brakeTrack = false): Way[] {
+  const finished = finishedBy(materials, soil);
+  const braking = isBraking({ materials, brakeTrack });
   return soilProcesses
     .filter((line) => line.soil === soil)
     .sort((a, b) => a.preference - b.preference)
@@ -54,7 +59,13 @@ export function waysFor(materials: string[], soil: Soil): Way[] {
       const known = rows.filter((found) => found !== undefined);
       const maxMinutes = strictest(known.map((found) => found.maxMinutes));
       const tooLong = maxMinutes !== null && maxMinutes < line.minMinutes;
-      const never = known.length < rows.length || tooLong || known.some((found) => found.verdict === 'never');
+      const slips = braking && processes.get(line.process)?.leavesFilm === 'yes';
+      const never =
+        finished !== null ||
+        slips ||
+        known.length < rows.length ||
+        tooLong ||
+        known.some((found) => found.verdict === 'never');
       return {
         process: line.process,
         where: line.where,
@@ -63,6 +74,8 @@ export function waysFor(materials: string[], soil: Soil): Way[] {
         maxMinutes,
         maxTempC: strictest(known.map((found) => found.maxTempC)),
         notes: [
+          ...(finished ? [finished] : []),
+          ...(slips ? ['It leaves a film where a brake works'] : []),
           ...distinct(known.map((found) => found.note)),
           ...(tooLong ? [`May stay ${maxMinutes} min at most, and this soil needs ${line.minMinutes}`] : []),
           ...(known.length < rows.length ? ['The table does not vouch for one of its materials here'] : []),

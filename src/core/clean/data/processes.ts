@@ -13,12 +13,26 @@ export const processes = new Map(
       handlingMinutes: z.number(),
       /** Acid makes hard steel brittle: whether each part is hardened is asked before it goes in. */
       asksHardened: z.enum(['yes', 'no']),
+      /** It leaves wax or polish behind: never where a brake works. */
+      leavesFilm: z.enum(['yes', 'no']),
       after: z.string(),
+      /** What follows for what rusts bare, and for what is kept by wax. */
+      afterOil: z.string().nullable(),
+      afterWax: z.string().nullable(),
       cautions: z.string().nullable(),
       ...provenance,
     }),
     processesJson,
-  ).map((row) => [row.process, { ...row, after: list(row.after), cautions: list(row.cautions) }]),
+  ).map((row) => [
+    row.process,
+    {
+      ...row,
+      after: list(row.after),
+      afterOil: list(row.afterOil),
+      afterWax: list(row.afterWax),
+      cautions: list(row.cautions),
+    },
+  ]),
 );
 
 /** Cleaners that must not meet. */
