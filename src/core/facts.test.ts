@@ -1,40 +1,58 @@
 import fc from 'fast-check';
+import type { z } from 'zod';
 import { runs } from '../../tests/runs';
+import { answer, type Calculator } from './calculator';
+import { bearingsAdjustCone } from './bearings/adjustCone';
+import { bearingsCartridgeSet } from './bearings/cartridgeSet';
+import { bearingsContact } from './bearings/contact';
+import { bearingsGrade } from './bearings/grade';
+import { bearingsIdentifyCartridge } from './bearings/identifyCartridge';
+import { bearingsServiceDue } from './bearings/serviceDue';
+import { buyComparables } from './buy/comparables';
+import { buyFit } from './buy/fit';
+import { cleanPlan } from './clean/plan';
+import { inspectChainWear } from './inspect/chainWear';
+import { inspectDisc } from './inspect/disc';
+import { inspectRimPlay } from './inspect/rimPlay';
+import { inspectSpokeMap } from './inspect/spokeMap';
+import { moneyAppraise } from './money/appraise';
+import { moneyDrive } from './money/drive';
+import { stripLadder } from './strip/ladder';
+import { stripStuck } from './strip/stuck';
+import { stripTurn } from './strip/turn';
 import { isSwapped } from './bearings/cartridgeSize';
 import { benchRows } from './bearings/data/benches';
 import { USUAL_ROWS } from './inspect/questions';
-import { reckon } from './reckon';
 import { stuckSteps } from './strip/data/stuckSteps';
 
-/** An answer, loosely typed: these are facts of the trade, asked as any program would ask. */
-// eslint-disable-next-line @typescript-eslint/no-explicit-any
-function ask(id: string, question: unknown): any {
-  const result = reckon(id, question);
-  if (result.status !== 'ok') throw new Error(JSON.stringify(result));
+/** These are facts of the trade, asked as any program would ask. */
+function ask<S extends z.ZodType, O>(calculator: Calculator<S, O>, question: unknown): O {
+  const result = answer(calculator, question);
+  if (!result.ok) throw new Error(JSON.stringify(result.errors));
   return result.output;
 }
-const refused = (id: string, question: unknown) => {
-  const result = reckon(id, question);
-  return result.status === 'refused' ? result.errors : [];
+const refused = (calculator: Calculator, question: unknown) => {
+  const result = answer(calculator, question);
+  return result.ok ? [] : result.errors;
 };
 
 describe('cartridges', () => {
   test('a bore that is not under its outside is refused at the bore, also among others', () => {
     const swapped = { path: 'boreMm', message: expect.stringMatching(/swapped/) as string };
-    expect(refused('bearings.identifyCartridge', { boreMm: 28, odMm: 15, widthMm: 7 })).toEqual([swapped]);
-    expect(refused('bearings.identifyCartridge', { boreMm: 15, odMm: 15, widthMm: 7 })).toEqual([swapped]);
+    expect(refused(bearingsIdentifyCartridge, { boreMm: 28, odMm: 15, widthMm: 7 })).toEqual([swapped]);
+    expect(refused(bearingsIdentifyCartridge, { boreMm: 15, odMm: 15, widthMm: 7 })).toEqual([swapped]);
     const cartridges = [
       { id: 'left', boreMm: 15, odMm: 28, widthMm: 7 },
       { id: 'right', boreMm: 28, odMm: 15, widthMm: null },
     ];
-    expect(refused('bearings.cartridgeSet', { cartridges })).toEqual([{ ...swapped, path: 'cartridges.1.boreMm' }]);
+    expect(refused(bearingsCartridgeSet, { cartridges })).toEqual([{ ...swapped, path: 'cartridges.1.boreMm' }]);
     expect(isSwapped(28, null)).toBe(false);
   });
 
   test('clear play in a cartridge comes before its roughness: it is renewed whatever the balls and the rule say', () => {
     const grade = { kind: 'cartridge', place: 'hub.front', feel: 'gritty', play: 'clear', balls: 'bright' };
     for (const cartridges of ['replace-when-rough', 'repack-if-balls-bright'])
-      expect(ask('bearings.grade', { ...grade, rules: { cartridges } })).toMatchObject({
+      expect(ask(bearingsGrade, { ...grade, rules: { cartridges } })).toMatchObject({
         verdict: 'renew-cartridge',
         rule: null,
       });
@@ -50,8 +68,8 @@ describe('cartridges', () => {
       seal: 'good',
     };
     for (const place of ['front-hub', 'rear-hub', 'hub.front', 'hub.rear'])
-      expect(ask('bearings.serviceDue', { ...usual, place }).months).toBe(24);
-    expect(ask('bearings.serviceDue', { ...usual, place: 'headset' }).months).toBe(12);
+      expect(ask(bearingsServiceDue, { ...usual, place }).months).toBe(24);
+    expect(ask(bearingsServiceDue, { ...usual, place: 'headset' }).months).toBe(12);
   });
 });
 
@@ -68,17 +86,17 @@ describe('a rock at the rim', () => {
         }),
         ({ play, leverMm, spanMm, circleMm, contactDeg }) => {
           const movementMm = (2 * leverMm * play) / (spanMm + circleMm * Math.tan((contactDeg * Math.PI) / 180));
-          const found = ask('inspect.rimPlay', { movementMm, leverMm, spanMm, circleMm, contactDeg });
+          const found = ask(inspectRimPlay, { movementMm, leverMm, spanMm, circleMm, contactDeg });
           expect(found.radialMm).toBeCloseTo(play, 5);
         },
       ),
       { numRuns: runs(100) },
     );
-    expect(ask('inspect.rimPlay', { movementMm: 1, leverMm: 311, spanMm: 60 }).radialMm).toBeCloseTo(0.0965, 4);
+    expect(ask(inspectRimPlay, { movementMm: 1, leverMm: 311, spanMm: 60 }).radialMm).toBeCloseTo(0.0965, 4);
   });
 
   test('it is near seven times the play for a usual front hub', () => {
-    const { radialMm } = ask('inspect.rimPlay', { movementMm: 1, leverMm: 311, ...USUAL_ROWS['hub-front'] });
+    const { radialMm } = ask(inspectRimPlay, { movementMm: 1, leverMm: 311, ...USUAL_ROWS['hub-front'] });
     expect(1 / radialMm).toBeGreaterThan(6.5);
     expect(1 / radialMm).toBeLessThan(8.5);
   });
@@ -98,33 +116,33 @@ describe('what like ones fetched', () => {
 
   test('three sales of 2008 at 200, 300, 400 have 300 in the middle', () => {
     const old = sales([20000, '2008-03-01'], [30000, '2008-03-01'], [40000, '2008-03-01']);
-    expect(ask('buy.comparables', { sales: old, today }).range.likely).toBe(30000);
+    expect(ask(buyComparables, { sales: old, today }).range!.likely).toBe(30000);
   });
 
   test('sales of the year one have a middle too', () => {
     const old = sales([20000, '0001-01-01'], [30000, '0001-01-01'], [40000, '0001-01-01']);
-    expect(ask('buy.comparables', { sales: old, today }).range.likely).toBe(30000);
+    expect(ask(buyComparables, { sales: old, today }).range!.likely).toBe(30000);
   });
 
   test('one of 900 among four of 300 is told as unlike; one of 320 is not', () => {
     const four = Array<[number, null]>(4).fill([30000, null]);
-    const among = (price: number) => ask('buy.comparables', { sales: sales(...four, [price, null]), today }).leftOut;
+    const among = (price: number) => ask(buyComparables, { sales: sales(...four, [price, null]), today }).leftOut;
     expect(among(90000)).toMatchObject([{ id: 's4', price: 90000 }]);
     expect(among(32000)).toEqual([]);
   });
 
   test('a sale after today is refused at its day', () => {
     const rows = sales([20000, null], [30000, '2026-11-28']);
-    expect(refused('buy.comparables', { sales: rows, today })).toMatchObject([{ path: 'sales.1.soldOn' }]);
-    expect(refused('buy.comparables', { sales: sales([30000, today]), today })).toEqual([]);
+    expect(refused(buyComparables, { sales: rows, today })).toMatchObject([{ path: 'sales.1.soldOn' }]);
+    expect(refused(buyComparables, { sales: sales([30000, today]), today })).toEqual([]);
   });
 });
 
 describe('whom it fits, and whether to drive there', () => {
   test('an inseam that was measured decides over the height', () => {
     const frame = { kind: 'road', sizeMm: 560, convention: 'centre-top' };
-    expect(ask('buy.fit', { ...frame, riderMm: 1790 }).verdict).toBe('fits');
-    const found = ask('buy.fit', { ...frame, riderMm: 1790, inseamMm: 760 });
+    expect(ask(buyFit, { ...frame, riderMm: 1790 }).verdict).toBe('fits');
+    const found = ask(buyFit, { ...frame, riderMm: 1790, inseamMm: 760 });
     expect(found.verdict).toBe('large');
     expect(found.reasons).toContain('It is large for an inseam of 760 mm.');
   });
@@ -141,13 +159,12 @@ describe('whom it fits, and whether to drive there', () => {
     trials: 4000,
   };
   const drive = (changes: object) =>
-    ask('money.drive', { appraisal: { ...appraisal, ...changes }, travel: { distanceKm: 1, costPerKm: 0 }, haggle: 0 });
+    ask(moneyDrive, { appraisal: { ...appraisal, ...changes }, travel: { distanceKm: 1, costPerKm: 0 }, haggle: 0 });
 
   test('the buyer at the door decides by the quantile of money.appraise, to the unit', () => {
     for (const confidence of [0.5, 0.8, 0.95]) {
-      const raw = ask('money.appraise', { ...appraisal, confidence }).working.find(
-        (row: { symbol: string }) => row.symbol === 'Q',
-      ).value as number;
+      const raw = ask(moneyAppraise, { ...appraisal, confidence }).working.find((row) => row.symbol === 'Q')!
+        .value as number;
       expect(drive({ confidence, asking: Math.floor(raw) }).buyChance).toBe(1);
       expect(drive({ confidence, asking: Math.ceil(raw) + 1 }).buyChance).toBe(0);
     }
@@ -162,7 +179,7 @@ describe('whom it fits, and whether to drive there', () => {
 });
 
 describe('squeezed spokes', () => {
-  const alike = (feel: string) => ask('inspect.spokeMap', { pairs: Array<string>(16).fill(feel) });
+  const alike = (feel: string) => ask(inspectSpokeMap, { pairs: Array<string>(16).fill(feel) });
 
   test('sixteen alike are alike, and none of them is odd', () => {
     for (const feel of ['even', 'hard', 'soft', 'slack'])
@@ -175,43 +192,43 @@ describe('squeezed spokes', () => {
   test('a dished wheel compares within its sides: one side soft by right is even, one of its pairs slack is odd', () => {
     const sides = Array.from({ length: 16 }, (_, i) => (i % 2 ? 'right' : 'left'));
     const pairs = sides.map((side) => (side === 'right' ? 'hard' : 'soft'));
-    expect(ask('inspect.spokeMap', { pairs, sides })).toMatchObject({ verdict: 'even', odd: [], spreadPercent: 0 });
-    expect(ask('inspect.spokeMap', { pairs }).verdict).toBe('uneven');
+    expect(ask(inspectSpokeMap, { pairs, sides })).toMatchObject({ verdict: 'even', odd: [], spreadPercent: 0 });
+    expect(ask(inspectSpokeMap, { pairs }).verdict).toBe('uneven');
     const one = pairs.map((feel, i) => (i === 4 ? 'slack' : feel));
-    expect(ask('inspect.spokeMap', { pairs: one, sides })).toMatchObject({ verdict: 'uneven', odd: [5] });
-    expect(refused('inspect.spokeMap', { pairs, sides: sides.slice(1) })).toMatchObject([{ path: 'sides' }]);
+    expect(ask(inspectSpokeMap, { pairs: one, sides })).toMatchObject({ verdict: 'uneven', odd: [5] });
+    expect(refused(inspectSpokeMap, { pairs, sides: sides.slice(1) })).toMatchObject([{ path: 'sides' }]);
   });
 });
 
 describe('discs and chains', () => {
   test('a new disc under 1.7 mm, or a reading over new + 0.1, is refused with the likely mistake', () => {
-    expect(refused('inspect.disc', { readingsMm: [1.5], newMm: 1.6 })).toMatchObject([
+    expect(refused(inspectDisc, { readingsMm: [1.5], newMm: 1.6 })).toMatchObject([
       { path: 'newMm', message: expect.stringMatching(/minimum stamped|worn/) as string },
     ]);
-    expect(refused('inspect.disc', { readingsMm: [1.8, 1.95], newMm: 1.8 })).toMatchObject([
+    expect(refused(inspectDisc, { readingsMm: [1.8, 1.95], newMm: 1.8 })).toMatchObject([
       { path: 'readingsMm', message: expect.stringMatching(/lip/) as string },
     ]);
-    expect(refused('inspect.disc', { readingsMm: [1.9], newMm: 1.8 })).toEqual([]);
-    expect(refused('inspect.disc', { readingsMm: [1.6], newMm: 1.7 })).toEqual([]);
+    expect(refused(inspectDisc, { readingsMm: [1.9], newMm: 1.8 })).toEqual([]);
+    expect(refused(inspectDisc, { readingsMm: [1.6], newMm: 1.7 })).toEqual([]);
   });
 
   test('over 2 % by a rule the verdict stands and the first reason asks for a recount with the count that is plausible', () => {
-    const found = ask('inspect.chainWear', { chain: '9-10-speed', pitches: 24, lengthMm: 318 });
+    const found = ask(inspectChainWear, { chain: '9-10-speed', pitches: 24, lengthMm: 318 });
     expect(found.verdict).toBe('replace-chain-and-cogs');
     expect(found.reasons[0]).toMatch(/25 pitches\?/);
-    const odd = ask('inspect.chainWear', { chain: '9-10-speed', pitches: 24, lengthMm: 312.5 });
+    const odd = ask(inspectChainWear, { chain: '9-10-speed', pitches: 24, lengthMm: 312.5 });
     expect(odd.reasons[0]).toMatch(/^Count again/);
     expect(odd.reasons[0]).not.toMatch(/pitches\?/);
-    const under = ask('inspect.chainWear', { chain: '9-10-speed', pitches: 100, lengthMm: 1270 * 1.02 });
+    const under = ask(inspectChainWear, { chain: '9-10-speed', pitches: 100, lengthMm: 1270 * 1.02 });
     expect(under.reasons[0]).not.toMatch(/Count again/);
     const gauge = { chain: '9-10-speed', gauge: { dropsInAtPercent: 3 } };
-    expect(ask('inspect.chainWear', gauge).reasons[0]).not.toMatch(/Count again/);
+    expect(ask(inspectChainWear, gauge).reasons[0]).not.toMatch(/Count again/);
   });
 
   test('more or larger balls than the circle takes are refused, and the load is never NaN', () => {
     const hub = { ballDiameterMm: 4.762, balls: 10, circleMm: 16.2, tighterDeg: 30 };
-    expect(refused('bearings.contact', { ...hub, balls: 20 })).toMatchObject([{ path: 'circleMm' }]);
-    expect(refused('bearings.contact', { ...hub, ballDiameterMm: 12 })).toMatchObject([{ path: 'circleMm' }]);
+    expect(refused(bearingsContact, { ...hub, balls: 20 })).toMatchObject([{ path: 'circleMm' }]);
+    expect(refused(bearingsContact, { ...hub, ballDiameterMm: 12 })).toMatchObject([{ path: 'circleMm' }]);
   });
 });
 
@@ -237,7 +254,7 @@ describe('a stuck part', () => {
         fc.constantFrom(...materials),
         fc.array(fc.constantFrom(...stuckSteps.map(({ id }) => id)), { maxLength: 12 }),
         (held, part, material, tried) => {
-          const { order } = ask('strip.stuck', {
+          const { order } = ask(stripStuck, {
             ...joint,
             part,
             joint: held,
@@ -252,10 +269,10 @@ describe('a stuck part', () => {
   });
 
   test('a cotter is pressed first', () => {
-    expect(ask('strip.stuck', { ...joint, part: 'Cotter pin with nut and washer', aroundValue: 4000 }).next.step).toBe(
+    expect(ask(stripStuck, { ...joint, part: 'Cotter pin with nut and washer', aroundValue: 4000 }).next!.step).toBe(
       'press-out',
     );
-    expect(ask('strip.stuck', { ...joint, part: 'pin', joint: 'press', aroundValue: 4000 }).order[0]).toBe('press-out');
+    expect(ask(stripStuck, { ...joint, part: 'pin', joint: 'press', aroundValue: 4000 }).order[0]).toBe('press-out');
   });
 
   test('nothing hot follows penetrant before it is wiped off and aired', () => {
@@ -267,7 +284,7 @@ describe('a stuck part', () => {
         fc.constantFrom(...materials),
         fc.array(fc.constantFrom(...of('wets'), ...of('dries'), 'tap'), { maxLength: 5 }),
         (held, partMaterial, aroundMaterial, tried) => {
-          const { order } = ask('strip.stuck', {
+          const { order } = ask(stripStuck, {
             ...joint,
             joint: held,
             partMaterial,
@@ -276,7 +293,7 @@ describe('a stuck part', () => {
             tried: tried.map((step) => ({ step, soakMinutes: 100 })),
           });
           let wet = false;
-          for (const step of [...tried, ...(order as string[])]) {
+          for (const step of [...tried, ...order]) {
             if (of('wets').includes(step)) wet = true;
             if (of('dries').includes(step)) wet = false;
             if (of('hot').includes(step)) expect([step, wet]).toEqual([step, false]);
@@ -288,21 +305,21 @@ describe('a stuck part', () => {
   });
 
   test('the stem has penetrant from below through the steerer, and nothing else has', () => {
-    const stem = ask('strip.stuck', { ...joint, part: 'Quill stem', partMaterial: 'bare aluminium' });
+    const stem = ask(stripStuck, { ...joint, part: 'Quill stem', partMaterial: 'bare aluminium' });
     expect(stem.order).toContain('penetrant-below');
-    expect(ask('strip.stuck', joint).order).not.toContain('penetrant-below');
+    expect(ask(stripStuck, joint).order).not.toContain('penetrant-below');
   });
 
   test('the ladder says which joints each rung is for, and what a part usually is: posts and stems of aluminium', () => {
-    const { steps, joints } = ask('strip.ladder', {});
-    expect(steps.find((step: { id: string }) => step.id === 'slot').joints).toEqual(['thread']);
+    const { steps, joints } = ask(stripLadder, {});
+    expect(steps.find((step) => step.id === 'slot')!.joints).toEqual(['thread']);
     for (const word of ['quill', 'seat post'])
-      expect(joints.find((row: { words: string[] }) => row.words.includes(word)).partMaterial).toMatch(/aluminium/);
+      expect(joints.find((row) => row.words.includes(word))!.partMaterial).toMatch(/aluminium/);
   });
 });
 
 describe('which way it turns', () => {
-  const turn = (question: object) => ask('strip.turn', { action: 'loosen', side: null, ...question });
+  const turn = (question: object) => ask(stripTurn, { action: 'loosen', side: null, ...question });
 
   test('a left-side drive has a left-handed freewheel; where no side is named it is the usual one', () => {
     expect(turn({ fastener: 'freewheel', side: 'left' })).toMatchObject({ hand: 'left', rotation: 'clockwise' });
@@ -329,7 +346,7 @@ describe('the wash', () => {
     { id: 'acid', process: 'white vinegar soak', capacityMl: 3000 },
   ];
   const wash = (...parts: object[]) =>
-    ask('clean.plan', { parts: parts.map((part) => ({ volumeMl: 50, ...part })), baths });
+    ask(cleanPlan, { parts: parts.map((part) => ({ volumeMl: 50, ...part })), baths });
   const afterOf = (plan: { loads: { after: string[] }[]; byHand: { after: string[] }[] }) =>
     [...plan.loads, ...plan.byHand].flatMap(({ after }) => after).join(' · ');
 
@@ -379,7 +396,7 @@ describe('the wash', () => {
 describe('the adviser of a cone', () => {
   const feels = ['loose', 'tick', 'smooth', 'tight'] as const;
   const advised = (allowanceDeg: number, trials: unknown[], school: string) =>
-    ask('bearings.adjustCone', { pitchMm: 1, school, allowanceDeg, trials }).next?.turnDeg as number | undefined;
+    ask(bearingsAdjustCone, { pitchMm: 1, school, allowanceDeg, trials }).next?.turnDeg as number | undefined;
 
   test('a tenth of a degree of allowance moves its advice by six degrees at most', () => {
     const trial = fc.record({
