@@ -58,13 +58,17 @@ describe('the tables', () => {
       if (row.torqueMinNm !== null && row.torqueMaxNm !== null)
         expect(row.torqueMinNm).toBeLessThanOrEqual(row.torqueMaxNm);
     for (const bolt of boltPlan) {
-      const rows = torqueTable.filter(
-        (row) =>
-          row.place === bolt.row.place &&
-          row.fastener === bolt.row.fastener &&
-          (bolt.row.fastenerSize === null || row.fastenerSize === bolt.row.fastenerSize),
-      );
-      expect([bolt.id, rows.length]).toEqual([bolt.id, 1]);
+      // The last of its rows is for every other bicycle.
+      expect([bolt.id, bolt.rows.at(-1)!.when]).toEqual([bolt.id, undefined]);
+      for (const planned of bolt.rows) {
+        const rows = torqueTable.filter(
+          (row) =>
+            row.place === planned.place &&
+            row.fastener === planned.fastener &&
+            (planned.fastenerSize === null || row.fastenerSize === planned.fastenerSize),
+        );
+        expect([bolt.id, planned, rows.length]).toEqual([bolt.id, planned, 1]);
+      }
     }
   });
 });

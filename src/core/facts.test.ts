@@ -1,7 +1,10 @@
 import fc from 'fast-check';
 import type { z } from 'zod';
 import { runs } from '../../tests/runs';
+import { BRAKES, FRAMES, GEARS, bicycleKind } from './bicycle';
 import { answer, type Calculator } from './calculator';
+import { rebuildBolts } from './rebuild/bolts';
+import { places } from './vocabulary/vocabulary';
 import { bearingsAdjustCone } from './bearings/adjustCone';
 import { bearingsCartridgeSet } from './bearings/cartridgeSet';
 import { bearingsContact } from './bearings/contact';
@@ -396,7 +399,7 @@ describe('the wash', () => {
 describe('the adviser of a cone', () => {
   const feels = ['loose', 'tick', 'smooth', 'tight'] as const;
   const advised = (allowanceDeg: number, trials: unknown[], school: string) =>
-    ask(bearingsAdjustCone, { pitchMm: 1, school, allowanceDeg, trials }).next?.turnDeg as number | undefined;
+    ask(bearingsAdjustCone, { pitchMm: 1, school, allowanceDeg, trials }).next?.turnDeg;
 
   test('a tenth of a degree of allowance moves its advice by six degrees at most', () => {
     const trial = fc.record({
@@ -424,5 +427,146 @@ describe('the adviser of a cone', () => {
       advised(allowance, [{ turnDeg: 0, feel: 'loose' }], 'from-tight')!,
     );
     expect(Math.max(...turns) - Math.min(...turns)).toBeLessThanOrEqual(6);
+  });
+});
+
+describe('the bolts that a bicycle has', () => {
+  const bolts = (kind: object = {}, more: object = {}) => ask(rebuildBolts, { kind, ...more }).bolts;
+  const ids = (kind: object = {}, more: object = {}) => bolts(kind, more).map(({ id }) => id);
+  const one = (id: string, kind: object = {}, more: object = {}) => bolts(kind, more).find((bolt) => bolt.id === id)!;
+  const GEARLESS = { chain: 'single-or-hub-gear' } as const;
+
+  test('one-piece cranks have pedals of 1/2 in, no ring bolts, and no cups of a bracket', () => {
+    const kind = { cranks: 'one-piece' };
+    expect(one('pedal-left', kind)).toMatchObject({ size: '1/2 in x 20 tpi', hand: 'left' });
+    expect(one('pedal-right', {})).toMatchObject({ size: '9/16 in x 20 tpi', hand: 'right' });
+    expect(ids(kind)).toContain('crank-onepiece');
+    expect(ids(kind).filter((id) => id.startsWith('bb-') || id === 'chainring-bolts')).toEqual([]);
+  });
+
+  test('a hub gear has no derailleur bolts, axle nuts with anti-turn washers, and a sprocket of its own', () => {
+    for (const chain of ['single-or-hub-gear', '5-8-speed']) {
+      const has = ids({ gears: 'hub', chain });
+      expect(has.filter((id) => /derailleur|pulley|hanger|freewheel|cassette/.test(id))).toEqual([]);
+      expect(one('axle-nut-rear', { gears: 'hub', chain }).notes).toMatch(/anti-turn washers/i);
+      expect(has).not.toContain('skewer-rear');
+    }
+  });
+
+  test('cups and their lockrings, the fixed cup, the preload cap, lockrings and the freewheel are there where they are', () => {
+    expect(ids({ cranks: 'cottered' })).toEqual(expect.arrayContaining(['bb-fixed-cup', 'bb-lockring']));
+    expect(ids({}, { assemblies: { 'bottom-bracket': 'bb-cartridge' } })).toEqual(
+      expect.arrayContaining(['bb-drive-body', 'bb-left-cup']),
+    );
+    expect(ids({}, { assemblies: { 'bottom-bracket': 'bb-cartridge' } })).not.toContain('bb-lockring');
+    expect(ids({ cranks: 'pinch-bolt' })).toEqual(
+      expect.arrayContaining(['crank-preload-cap', 'bb-outboard-drive', 'bb-outboard-left']),
+    );
+    expect(ids({ cranks: 'other' })).toEqual(expect.arrayContaining(['crank-left-bolt', 'crank-right-bolt']));
+    expect(ids({}, { assemblies: { 'hub.rear': 'hub-rear-freewheel' } })).toContain('freewheel-body');
+    expect(ids({ chain: '9-10-speed' })).toContain('cassette-lockring');
+    expect(ids({}, { cogs: 'fixed' })).toContain('fixed-cog-lockring');
+    expect(ids({ brakes: 'disc' }, { rotor: 'splined' })).toContain('disc-lockring-front');
+  });
+
+  test('a drive-side cup of no known standard is identified first', () => {
+    expect(one('bb-fixed-cup', { cranks: 'cottered' }).hand).toBe('unknown');
+    expect(one('bb-fixed-cup', { cranks: 'cottered', bottomBracket: 'english' }).hand).toBe('left');
+    expect(one('bb-fixed-cup', { cranks: 'cottered', bottomBracket: 'italian' }).hand).toBe('right');
+    expect(one('bb-lockring', { cranks: 'cottered' }).hand).toBe('right');
+  });
+
+  test('shifters are clamped to flat bars, expand in bar ends, and are nowhere without gears', () => {
+    expect(ids({ bars: 'flat' })).toEqual(expect.arrayContaining(['shifter-left', 'shifter-right']));
+    expect(ids({ bars: 'flat', gears: 'hub' })).not.toContain('shifter-left');
+    expect(ids({ bars: 'flat', gears: 'single', ...GEARLESS }).filter((id) => id.startsWith('shifter'))).toEqual([]);
+    expect(one('shifter-bar-end-right', { bars: 'drop' }, { shifters: 'bar-end' })).toMatchObject({ hand: 'left' });
+  });
+
+  test('cantilever pads are no caliper pads, and their cable hangs on a yoke', () => {
+    expect(one('pads-front', { brakes: 'cantilever' })).toMatchObject({ torqueMinNm: 8, torqueMaxNm: 10 });
+    expect(one('pads-front', { brakes: 'caliper' })).toMatchObject({ torqueMinNm: 5, torqueMaxNm: 7 });
+    expect(one('brake-cable-rear', { brakes: 'cantilever' }).notes).toMatch(/yoke/);
+    const mixed = ids({ brakes: 'caliper' }, { rearBrake: 'cantilever' });
+    expect(mixed).toEqual(expect.arrayContaining(['brake-front', 'brake-pivot-rear']));
+    expect(mixed).not.toContain('brake-rear');
+  });
+
+  test('a carbon steerer, bar or post has its lower figure, and the wrench is asked for', () => {
+    const carbon = one('steerer-clamp', { stem: 'threadless' }, { steerer: 'carbon' });
+    expect(carbon).toMatchObject({ torqueMaxNm: 5, wrenchAsked: true, preparation: 'carbon assembly paste' });
+    expect(one('steerer-clamp', { stem: 'threadless' }).torqueMaxNm).toBe(6);
+    expect(one('steerer-clamp', { stem: 'threadless', frameMaterial: 'carbon' }).torqueMaxNm).toBe(5);
+    expect(one('faceplate', { stem: 'threadless' }, { bar: 'carbon' }).torqueMaxNm).toBe(5);
+    expect(one('post-binder', {}, { seatPost: 'carbon' })).toMatchObject({ torqueMaxNm: 6, wrenchAsked: true });
+    expect(one('post-binder').wrenchAsked).toBe(false);
+  });
+
+  test('a size that differs is chosen by hand and brings its figures; one that no table knows has none', () => {
+    expect(one('saddle-clamp').sizes).toEqual(expect.arrayContaining(['M5', 'M6', 'M8']));
+    expect(one('saddle-clamp', {}, { sizes: { 'saddle-clamp': 'M6' } })).toMatchObject({ size: 'M6', torqueMaxNm: 12 });
+    expect(one('steerer-clamp', { stem: 'threadless' }, { sizes: { 'steerer-clamp': 'M6' } })).toMatchObject({
+      torqueMinNm: 8,
+      torqueMaxNm: 10,
+    });
+    const odd = one('saddle-clamp', {}, { sizes: { 'saddle-clamp': 'M7' } });
+    expect(odd).toMatchObject({ size: 'M7', torqueMinNm: null, torqueMaxNm: null });
+    expect(odd.feel).toMatch(/on the part/);
+  });
+
+  test('on a left-side drive the freewheel is on the left and left-handed', () => {
+    expect(one('freewheel-body', {}, { cogs: 'freewheel', leftDrive: true })).toMatchObject({
+      side: 'left',
+      hand: 'left',
+    });
+  });
+
+  test('every kind of bicycle has what turns, steers and stops it, once, at places that it has', () => {
+    const shape = bicycleKind.shape;
+    const every = fc.record({
+      frame: fc.constantFrom(...FRAMES),
+      frameMaterial: fc.constantFrom('steel', 'aluminium', 'carbon'),
+      bars: fc.constantFrom('drop', 'flat', 'swept'),
+      stem: fc.constantFrom('quill', 'threadless'),
+      gears: fc.constantFrom(...GEARS),
+      brakes: fc.constantFrom(...BRAKES),
+      chain: fc.constantFrom(...(shape.chain.def.innerType.options as string[])),
+      cranks: fc.constantFrom(...(shape.cranks.def.innerType.options as string[])),
+      wheels: fc.constantFrom('quick-release', 'nutted'),
+      fork: fc.constantFrom('rigid', 'suspension'),
+      rack: fc.boolean(),
+      mudguards: fc.boolean(),
+    });
+    fc.assert(
+      fc.property(every, (kind) => {
+        const found = bolts(kind);
+        const has = found.map(({ id }) => id);
+        expect(new Set(has).size).toBe(has.length);
+        const safe = found.filter((bolt) => bolt.safetyCritical).map(({ place }) => place);
+        for (const place of ['stem', 'bars', 'brake-lever.left', 'brake-lever.right', 'brake.front', 'brake.rear'])
+          expect([place, safe.includes(place)]).toEqual([place, true]);
+        for (const place of [
+          'axle.front',
+          'axle.rear',
+          'pedal.left',
+          'pedal.right',
+          'crank.left',
+          'seat-clamp',
+          'saddle',
+        ])
+          expect([place, safe.includes(place)]).toEqual([place, true]);
+        expect(has.some((id) => /derailleur|pulley/.test(id))).toBe(kind.gears === 'derailleur');
+        expect(has.includes('pads-rear') || has.includes('pads-rear-direct-pull')).toBe(
+          ['caliper', 'cantilever', 'direct-pull'].includes(kind.brakes),
+        );
+        expect(has.some((id) => id.startsWith('disc-'))).toBe(kind.brakes === 'disc');
+        for (const end of ['front', 'rear'])
+          expect(
+            has.filter((id) => [`skewer-${end}`, `axle-nut-${end}`, `thru-axle-${end}`].includes(id)),
+          ).toHaveLength(1);
+        for (const bolt of found) expect(places.some(({ id }) => id === bolt.place)).toBe(true);
+      }),
+      { numRuns: runs(400) },
+    );
   });
 });

@@ -6,7 +6,7 @@ import type { LookOver } from '@/core/inspect/lookOver';
 import type { SeenAs } from '@/core/inspect/seenAs';
 import { stillSaying } from '@/core/inspect/means';
 import { judgeTorque } from '@/core/rebuild/judgeTorque';
-import type { Bolt } from '@/core/rebuild/bolts';
+import type { Bolt, BoltsInput } from '@/core/rebuild/bolts';
 import type { AppraiseInput } from '@/core/money/appraise';
 import type { ResultInput } from '@/core/money/result';
 import { isBearing, placeLabel } from '@/core/vocabulary/vocabulary';
@@ -131,6 +131,11 @@ export function decidedInput(
   };
 }
 
+/** The question for `rebuild.bolts`: what the bicycle is, what was found in its trays, the sizes that were chosen. */
+export function boltsInput(bicycle: Pick<Bicycle, 'kind' | 'trays' | 'boltSizes'>): BoltsInput {
+  return { kind: bicycle.kind, assemblies: chosenAssemblies(bicycle), sizes: bicycle.boltSizes };
+}
+
 /** The question for `money.result`. */
 export function resultInput(bicycle: Bicycle, settings: WorkshopSettings): ResultInput {
   return {
@@ -236,7 +241,7 @@ export function countsOf(tray: Tray, row: string): SideCount {
 }
 
 /** Which assembly was found where, as far as it was said. */
-export function chosenAssemblies(bicycle: Bicycle): Record<string, string> {
+export function chosenAssemblies(bicycle: Pick<Bicycle, 'trays'>): Record<string, string> {
   return Object.fromEntries(bicycle.trays.flatMap((tray) => (tray.assembly ? [[tray.place, tray.assembly]] : [])));
 }
 

@@ -1,40 +1,62 @@
 import { z } from 'zod';
-import { bicycleKind, type BicycleKind } from '../bicycle';
 import { defineCalculator } from '../calculator';
 import { FASTENERS } from '../strip/data/threadHands';
 import { parseTable, shipped } from '../table';
 import planJson from './boltPlan.json';
+import { buildFacts, buildInput, holdsOf, type BuildFacts } from './buildFacts';
+import { torqueTable, type TorqueRow } from './data/torque';
 import holdsJson from './holdTests.json';
-import { torqueTable } from './data/torque';
 
+const when = z.record(z.string(), z.array(z.union([z.string(), z.boolean()])));
 const plannedBolt = z.strictObject({
   id: z.string(),
   label: z.string(),
   place: z.string(),
-  row: z.strictObject({ place: z.string(), fastener: z.string(), fastenerSize: z.string().nullable() }),
+  /** Its row of the torque table: the first that speaks of this bicycle. */
+  rows: z
+    .array(
+      z.strictObject({
+        place: z.string(),
+        fastener: z.string(),
+        fastenerSize: z.string().nullable(),
+        when: when.optional(),
+        wrench: z.boolean().optional(),
+      }),
+    )
+    .min(1),
   fastener: z.enum(FASTENERS).nullable(),
   side: z.enum(['left', 'right']).nullable(),
   /** Where a feel is not enough: clamped carbon, a steerer's clamp, a faceplate. */
   wrench: z.boolean(),
-  when: z.record(z.string(), z.array(z.union([z.string(), z.boolean()]))),
+  when,
 });
+type PlannedBolt = z.output<typeof plannedBolt>;
 
 /** Which rows of the torque table a bicycle of each kind has, front to back. */
-export const boltPlan = parseTable(plannedBolt, planJson);
+export const boltPlan: PlannedBolt[] = parseTable(plannedBolt, planJson);
 
-const input = z.strictObject({ kind: bicycleKind.prefault({}) });
+const input = buildInput.extend({
+  sizes: z
+    .record(z.string().max(60), z.string().min(1).max(40))
+    .default({})
+    .describe('a size that was chosen by hand, by the id of its bolt'),
+});
+export type BoltsInput = z.input<typeof input>;
 
 export interface Bolt {
   id: string;
   label: string;
   place: string;
   size: string | null;
+  /** Sizes that are met here beside the usual one; empty where there is but one. */
+  sizes: string[];
   tool: string;
   torqueMinNm: number | null;
   torqueMaxNm: number | null;
   feel: string | null;
   preparation: string;
-  hand: 'right' | 'left' | 'none';
+  /** Unknown: its thread is identified before anyone heaves. */
+  hand: 'right' | 'left' | 'none' | 'unknown';
   safetyCritical: boolean;
   /** Where a feel is not enough and the wrench is asked for. */
   wrenchAsked: boolean;
@@ -54,51 +76,70 @@ const ANY_HOLD = 'Try to move it by hand, the way the ride will: it stays.';
 /** Places of braking and steering. */
 const SECOND = /^(stem|bars|headset|fork|brake-lever|brake|pads|disc)(\.|$)/;
 
-function belongs(when: Record<string, (string | boolean)[]>, kind: BicycleKind): boolean {
-  return Object.entries(when).every(([key, values]) =>
-    values.includes(kind[key as keyof BicycleKind] as string | boolean),
+/** Rows of the torque table for one fastener in its several sizes, as "faceplate, four bolts" and "faceplate, two bolts" are. */
+function familyOf({ place, fastener }: { place: string; fastener: string }): TorqueRow[] {
+  const family = (name: string) => name.split(',')[0];
+  return torqueTable.filter((line) => line.place === place && family(line.fastener) === family(fastener));
+}
+
+const UNKNOWN_SIZE = 'The table has no figure for this size: take the one on the part or in its paper.';
+
+/** On a left-side drive what sits with the chain sits on the other side. */
+const DRIVE = ['freewheel', 'cassette-lockring', 'fixed-cog-lockring'];
+
+function boltOf(planned: PlannedBolt, facts: BuildFacts, build: z.output<typeof input>): Bolt {
+  const row = planned.rows.find((each) => holdsOf(each.when ?? {}, facts))!;
+  const family = familyOf(row);
+  const usual = family.find(
+    (line) => line.fastener === row.fastener && (row.fastenerSize === null || line.fastenerSize === row.fastenerSize),
   );
+  if (!usual) throw new Error(`no torque row for ${planned.id}`);
+  const sizes = [...new Set(family.flatMap(({ fastenerSize }) => (fastenerSize === null ? [] : [fastenerSize])))];
+  const chosen = build.sizes[planned.id] ?? usual.fastenerSize;
+  const line = chosen === usual.fastenerSize ? usual : family.find((each) => each.fastenerSize === chosen);
+  const figures = line ?? { ...usual, torqueMinNm: null, torqueMaxNm: null, feel: UNKNOWN_SIZE };
+  const isDriveCup = planned.fastener === 'bottom-bracket-cup' && planned.side === 'right';
+  const unread = isDriveCup && facts.bottomBracket === null;
+  const flips = build.leftDrive && planned.fastener !== null && DRIVE.includes(planned.fastener);
+  return {
+    id: planned.id,
+    label: planned.label,
+    place: planned.place,
+    size: chosen,
+    sizes: sizes.length > 1 ? sizes : [],
+    tool: figures.tool,
+    torqueMinNm: figures.torqueMinNm,
+    torqueMaxNm: figures.torqueMaxNm,
+    feel: figures.feel,
+    preparation: figures.preparation,
+    hand: unread ? 'unknown' : flips && planned.fastener === 'freewheel' ? 'left' : figures.threadHand,
+    safetyCritical: figures.safetyCritical === 'yes',
+    wrenchAsked: (row.wrench ?? planned.wrench) && figures.torqueMaxNm !== null,
+    second: SECOND.test(planned.place),
+    holdTest: holds[planned.place] ?? ANY_HOLD,
+    notes: unread
+      ? 'Identify the thread before anyone heaves: some drive sides are left-handed'
+      : figures.sequenceNotes,
+    fastener: planned.fastener,
+    side: flips ? 'left' : planned.side,
+    source: figures.source,
+    confidence: figures.confidence,
+  };
 }
 
 /**
- * The bolts of this bicycle, front to back, each with its row of the torque table.
+ * The bolts of this bicycle, front to back, each with its row of the torque table: from its kind, from what was found in its
+ * trays, and from what is said besides. A size that was chosen by hand brings its own figures; one that the table does not
+ * know has none.
  *
  * Units: N·m. Errors: an unknown kind. Source: the torque table; a figure on the part itself comes first.
  * Example: a quill stem gives an expander bolt of 16 to 24 N·m, greased.
  */
-function run({ kind }: z.output<typeof input>): { bolts: Bolt[] } {
-  const bolts = boltPlan
-    .filter((planned) => belongs(planned.when, kind))
-    .map((planned): Bolt => {
-      const { place, fastener, fastenerSize } = planned.row;
-      const line = torqueTable.find(
-        (t) =>
-          t.place === place && t.fastener === fastener && (fastenerSize === null || t.fastenerSize === fastenerSize),
-      );
-      if (!line) throw new Error(`no torque row for ${planned.id}`);
-      return {
-        id: planned.id,
-        label: planned.label,
-        place: planned.place,
-        size: line.fastenerSize,
-        tool: line.tool,
-        torqueMinNm: line.torqueMinNm,
-        torqueMaxNm: line.torqueMaxNm,
-        feel: line.feel,
-        preparation: line.preparation,
-        hand: line.threadHand,
-        safetyCritical: line.safetyCritical === 'yes',
-        wrenchAsked: planned.wrench && line.torqueMaxNm !== null,
-        second: SECOND.test(planned.place),
-        holdTest: holds[planned.place] ?? ANY_HOLD,
-        notes: line.sequenceNotes,
-        fastener: planned.fastener,
-        side: planned.side,
-        source: line.source,
-        confidence: line.confidence,
-      };
-    });
-  return { bolts };
+function run(build: z.output<typeof input>): { bolts: Bolt[] } {
+  const facts = buildFacts(build);
+  return {
+    bolts: boltPlan.filter((planned) => holdsOf(planned.when, facts)).map((planned) => boltOf(planned, facts, build)),
+  };
 }
 
 export const rebuildBolts = defineCalculator({

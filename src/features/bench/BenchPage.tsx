@@ -11,7 +11,7 @@ import type { Bolt } from '@/core/rebuild/bolts';
 import type { Assembly } from '@/core/strip/assembly';
 import type { Command } from '@/model/commands';
 import { BENCH_TASKS, type BenchTask, type Bicycle, type Stage } from '@/model/record';
-import { countsOf, runningTimers, trayFor } from '@/model/selectors';
+import { boltsInput, countsOf, runningTimers, trayFor } from '@/model/selectors';
 import { partsOff } from '@/model/trayParts';
 import { DetailDrawing } from '@/ui/drawing/DetailDrawing';
 import { clockTime } from '@/ui/format';
@@ -78,7 +78,7 @@ function OpenBench({ bicycle, task, place }: { bicycle: Bicycle; task: BenchTask
   const { letterKeys } = useSettings();
   const send = useCallback((command: Command) => workshop.send(bicycle.id, command), [workshop, bicycle.id]);
   const findings = useFindings(bicycle)?.findings ?? [];
-  const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', { kind: bicycle.kind });
+  const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', boltsInput(bicycle));
   const bolts = output?.bolts ?? [];
   const trays = useTrays(bicycle);
   const assembly = trays?.trays.find((each) => each.place === place) ?? null;

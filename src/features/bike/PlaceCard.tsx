@@ -9,7 +9,7 @@ import Link from 'next/link';
 import type { Finding } from '@/core/inspect/lookOver';
 import type { Bolt } from '@/core/rebuild/bolts';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
-import { signedBolts } from '@/model/selectors';
+import { boltsInput, signedBolts } from '@/model/selectors';
 import { partsOff } from '@/model/trayParts';
 import { DetailDrawing } from '@/ui/drawing/DetailDrawing';
 import { dayOf } from '@/ui/format';
@@ -35,7 +35,7 @@ export function PlaceCard({
   noting,
   onClose,
 }: StageProps & { place: string; findings: Finding[]; noting: boolean; onClose(): void }) {
-  const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', { kind: bicycle.kind });
+  const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', boltsInput(bicycle));
   const bolts = (output?.bolts ?? []).filter((bolt) => bolt.place === place);
   const signed = new Map(signedBolts(bicycle, bolts).map((entry) => [entry.bolt, entry]));
   const here = findings.filter((finding) => finding.place === place);

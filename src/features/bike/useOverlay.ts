@@ -2,6 +2,7 @@
 import type { PlacedSign } from '@/core/drawing/svg';
 import type { LookOver } from '@/core/inspect/lookOver';
 import type { Bolt } from '@/core/rebuild/bolts';
+import { boltsInput } from '@/model/selectors';
 import { overlayFor } from '@/model/overlay';
 import type { Bicycle, Stage } from '@/model/record';
 import { openBolts } from '@/model/readyQuestion';
@@ -12,7 +13,7 @@ import { useAppraisal } from './useCeiling';
 /** What the drawing carries at a stage of this bicycle. */
 export function useOverlay(bicycle: Bicycle, stage: Stage, findings: LookOver['findings']): PlacedSign[] {
   const settings = useSettings();
-  const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', stage === 'rebuild' ? { kind: bicycle.kind } : null);
+  const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', stage === 'rebuild' ? boltsInput(bicycle) : null);
   const door = useAppraisal(bicycle).output?.door ?? [];
   const bolts = output?.bolts ?? [];
   const open = openBolts(bicycle, bolts, settings);

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { MoneyResult } from '@/core/money/result';
 import type { Bolt } from '@/core/rebuild/bolts';
-import { resultInput, workedMinutes } from '@/model/selectors';
+import { boltsInput, resultInput, workedMinutes } from '@/model/selectors';
 import { newId } from '@/store/browser';
 import { dayOf, hours, money, percent } from '@/ui/format';
 import { ReadingField } from '@/ui/ReadingField';
@@ -72,7 +72,7 @@ export function HandOver({ bicycle, send }: StageProps) {
   const lookOver = useFindings(bicycle);
   const ready = useReady(bicycle);
   const due = useServices(bicycle);
-  const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', { kind: bicycle.kind });
+  const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', boltsInput(bicycle));
   return (
     <>
       <Box className="no-print">

@@ -5,7 +5,7 @@ import type { Ready } from '@/core/prove/ready';
 import type { Bolt } from '@/core/rebuild/bolts';
 import { readyQuestion } from '@/model/readyQuestion';
 import type { Bicycle, WorkshopSettings } from '@/model/record';
-import { complaintsInput, jobsInput } from '@/model/selectors';
+import { boltsInput, complaintsInput, jobsInput } from '@/model/selectors';
 
 /** Asks one calculator; null where it refuses. */
 export type Ask = <Output>(id: string, input: unknown) => Promise<Output | null>;
@@ -18,7 +18,7 @@ export async function askLaw(
   settings: WorkshopSettings,
   today: string,
 ): Promise<Ready | null> {
-  const bolts = await ask<{ bolts: Bolt[] }>('rebuild.bolts', { kind: bicycle.kind });
+  const bolts = await ask<{ bolts: Bolt[] }>('rebuild.bolts', boltsInput(bicycle));
   const complaints = await ask<OpenComplaints>('inspect.openComplaints', complaintsInput(bicycle));
   const decided = await ask<{ jobs: ProposedJob[] }>('decide.jobs', jobsInput(bicycle, lookOver.findings));
   if (!bolts || !complaints || !decided) return null;

@@ -6,7 +6,7 @@ import type { Bolt } from '@/core/rebuild/bolts';
 import { unanswered } from '@/model/proving';
 import { readyQuestion } from '@/model/readyQuestion';
 import type { Bicycle } from '@/model/record';
-import { complaintsInput, jobsInput } from '@/model/selectors';
+import { boltsInput, complaintsInput, jobsInput } from '@/model/selectors';
 import { useFindings } from '../bike/useFindings';
 import { useReckon } from '../workshop/useReckon';
 import { useToday } from '../workshop/useToday';
@@ -17,7 +17,7 @@ export function useReady(bicycle: Bicycle): Ready | null {
   const settings = useSettings();
   const today = useToday();
   const lookOver = useFindings(bicycle);
-  const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', { kind: bicycle.kind });
+  const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', boltsInput(bicycle));
   const { output: complaints, errors: strange } = useReckon<OpenComplaints>(
     'inspect.openComplaints',
     complaintsInput(bicycle),

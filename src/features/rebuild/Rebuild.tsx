@@ -1,13 +1,15 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { BoltTrouble } from '@/core/prove/boltTroubles';
 import type { Bolt } from '@/core/rebuild/bolts';
 import type { TorqueJudgement } from '@/core/rebuild/judgeTorque';
 import type { Signature } from '@/model/record';
 import { openBolts } from '@/model/readyQuestion';
-import { signedBolts } from '@/model/selectors';
+import { boltsInput, signedBolts } from '@/model/selectors';
 import { ReadingField } from '@/ui/ReadingField';
 import { Section } from '@/ui/Section';
 import { stateColour, StateMark } from '@/ui/StateMark';
@@ -19,7 +21,12 @@ import { useReckon } from '../workshop/useReckon';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { RuledList } from '@/ui/RuledList';
 
-const HANDS = { right: 'right-hand thread', left: 'LEFT-hand thread', none: 'no thread' } as const;
+const HANDS = {
+  right: 'right-hand thread',
+  left: 'LEFT-hand thread',
+  none: 'no thread',
+  unknown: 'identify its thread first',
+} as const;
 
 /** What the law still asks of a bolt that is signed; the rest is told by its figure. */
 const TROUBLE_WORDS: Partial<Record<BoltTrouble, string>> = {
@@ -58,6 +65,28 @@ function Band({ bolt }: { bolt: Bolt }) {
   );
 }
 
+/** The size that is really there, where several are met. */
+function SizeMenu({ send, bolt }: Pick<StageProps, 'send'> & { bolt: Bolt }) {
+  const known = bolt.size === null || bolt.sizes.includes(bolt.size) ? bolt.sizes : [...bolt.sizes, bolt.size];
+  return (
+    <TextField
+      select
+      size="small"
+      variant="standard"
+      value={bolt.size ?? ''}
+      onChange={(event) => send({ type: 'sizeBolt', bolt: bolt.id, place: bolt.place, size: event.target.value })}
+      slotProps={{ htmlInput: { 'aria-label': `Size: ${bolt.label}` } }}
+      sx={{ ml: 0.5, '& .MuiSelect-select': { minHeight: 32, display: 'inline-flex', alignItems: 'center' } }}
+    >
+      {known.map((size) => (
+        <MenuItem key={size} value={size} sx={{ minHeight: 48 }}>
+          {size}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
+
 function BoltRow({
   send,
   bolt,
@@ -87,10 +116,14 @@ function BoltRow({
       <Box sx={{ minWidth: 0 }}>
         <Box sx={{ fontWeight: 640, fontSize: '1.05rem' }}>
           {bolt.label}{' '}
-          {bolt.size && (
-            <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
-              {bolt.size}
-            </Box>
+          {bolt.sizes.length > 0 ? (
+            <SizeMenu send={send} bolt={bolt} />
+          ) : (
+            bolt.size && (
+              <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
+                {bolt.size}
+              </Box>
+            )
           )}
         </Box>
         <Box sx={{ fontSize: '0.92rem' }}>
@@ -181,7 +214,7 @@ function BoltRow({
 
 /** The torque round: every bolt, front to back, with its compound, its hand and who judged it how. */
 export function Rebuild({ bicycle, send }: StageProps) {
-  const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', { kind: bicycle.kind });
+  const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', boltsInput(bicycle));
   const bolts = output?.bolts ?? [];
   const signed = new Map(signedBolts(bicycle, bolts).map((entry) => [entry.bolt, entry]));
   const open = openBolts(bicycle, bolts, useSettings());
