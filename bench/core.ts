@@ -78,7 +78,10 @@ export function measureCalculators(): void {
     'aim under 20 ms',
   );
   const everything = answer(inspectLookOver, {
-    found: checksFor(seller.kind).map((check) => ({ check: check.id, evidence: handEvidence(check, 'service') })),
+    found: checksFor(seller.kind).map((check) => ({
+      check: check.id,
+      evidence: handEvidence(check, 'service', seller.kind),
+    })),
   });
   if (!everything.ok) throw new Error('the look-over refused its own evidence');
   const findings = everything.output.findings.map(({ check, label, place, verdict, outcome, reasons }) => ({

@@ -3,8 +3,14 @@ import type { z } from 'zod';
 import { runs } from '../../tests/runs';
 import { BRAKES, FRAMES, GEARS, bicycleKind } from './bicycle';
 import { answer, type Calculator } from './calculator';
+import { decideJobs } from './decide/jobs';
+import { inspectTyreAge } from './inspect/tyreAge';
+import { bearingsBenches } from './bearings/bench';
+import { ROUND_POINTS, roundPointWords } from './bearings/round';
+import { checksFor, outcomesFor } from './inspect/checks';
+import { doorChecksFor } from './buy/door';
 import { rebuildBolts } from './rebuild/bolts';
-import { places } from './vocabulary/vocabulary';
+import { places, stateOf } from './vocabulary/vocabulary';
 import { bearingsAdjustCone } from './bearings/adjustCone';
 import { bearingsCartridgeSet } from './bearings/cartridgeSet';
 import { bearingsContact } from './bearings/contact';
@@ -568,5 +574,108 @@ describe('the bolts that a bicycle has', () => {
       }),
       { numRuns: runs(400) },
     );
+  });
+});
+
+describe('jobs', () => {
+  const jobs = (check: string, verdict: string, more: { kind?: object; outcome?: string } = {}) =>
+    ask(decideJobs, {
+      brief: 'rideable',
+      kind: more.kind ?? {},
+      findings: [{ check, label: check, place: 'frame', verdict, outcome: more.outcome ?? null, reasons: [] }],
+    }).jobs.filter((job) => job.check === check);
+
+  test('a hub renewed unopened, or for its cup, means relacing: hours, and spokes', () => {
+    for (const end of ['front', 'rear']) {
+      const swap = jobs(`hub-${end}`, 'look-inside').find(({ need }) => need === 'alternative')!;
+      const unit = jobs(`hub-${end}`, 'renew-unit')[0]!;
+      for (const job of [swap, unit]) {
+        expect(job.title).toMatch(/laced anew/);
+        expect(job.minutes.low).toBeGreaterThanOrEqual(120);
+        expect(job.why).toMatch(/spoke/);
+      }
+      const [cartridges] = jobs(`hub-${end}`, 'renew-cartridge');
+      expect(cartridges!.title).toMatch(/cartridges/);
+      expect(cartridges!.minutes.high).toBeLessThan(120);
+    }
+  });
+
+  test('a tyre’s age alone advises and asks for a look; cord, bulge, deep cracks, hard rubber and a bad bead are needed', () => {
+    const old = ask(inspectTyreAge, { code: '0108', today: '2026-11-27' });
+    expect(old.verdict).toBe('renew');
+    expect(old.reasons.join()).toMatch(/looked at/);
+    expect(stateOf('inspect.tyreAge', 'renew')).toBe('watch');
+    for (const end of ['front', 'rear']) {
+      const [look] = jobs(`tyre-age-${end}`, 'renew');
+      expect(look).toMatchObject({ need: 'advised', parts: { high: 0 } });
+      expect(look!.title).toMatch(/^Look/);
+      for (const outcome of ['cord', 'cracks', 'hard', 'bead'])
+        expect([outcome, jobs(`tyre-${end}`, 'replace', { outcome })[0]?.need]).toEqual([outcome, 'needed']);
+    }
+  });
+
+  test('a headset has races and a bottom bracket a spindle where a hub has cones', () => {
+    const words = { headset: 'race', 'bottom-bracket': 'spindle', 'hub-front': 'cone' };
+    for (const [check, word] of Object.entries(words)) expect(jobs(check, 'renew-cone')[0]!.title).toContain(word);
+    for (const [place, word] of Object.entries({ headset: 'race', 'bottom-bracket': 'spindle', 'hub.front': 'cone' })) {
+      const found = ask(bearingsGrade, { kind: 'cup-and-cone', place, cone: 'pitted', brief: 'donor' });
+      expect([...found.reasons, ...found.needs].join()).toContain(word);
+      if (word !== 'cone') expect([...found.reasons, ...found.needs].join()).not.toMatch(/cone/);
+    }
+  });
+
+  test('a loose cottered arm is its cotter pin, pressed, and not a new arm', () => {
+    const titles = (cranks: string) => jobs('cranks', 'arm-fixing', { kind: { cranks } }).map(({ title }) => title);
+    expect(titles('cottered')).toEqual(['New cotter pin, pressed home']);
+    expect(titles('square-taper')).toEqual(['Put the loose crank arm right']);
+  });
+});
+
+describe('steps and checks that belong where they stand', () => {
+  const benches = (kind: object, chosen: Record<string, string> = {}) => ask(bearingsBenches, { kind, chosen }).benches;
+  const every = GEARS.flatMap((gears) =>
+    BRAKES.flatMap((brakes) =>
+      (['quill', 'threadless'] as const).map((stem) => bicycleKind.parse({ gears, brakes, stem })),
+    ),
+  );
+
+  test('no quill is struck at a threadless headset, and a turn’s note is of what is turned', () => {
+    const words = ask(stripTurn, { fastener: 'stem-bolt', action: 'loosen' }).words;
+    expect(words).not.toMatch(/quill|wedge|blow/);
+    const steps = benches({ stem: 'threadless' }).find(({ place }) => place === 'headset')!.steps;
+    expect(steps.map(({ title, forget }) => `${title} ${forget}`).join()).not.toMatch(/quill|expander|wedge/i);
+  });
+
+  test('a point of the turn is told by what turns: the valve only at a hub', () => {
+    expect(roundPointWords('hub.rear', '12')).toMatch(/valve/i);
+    for (const place of ['headset', 'bottom-bracket', 'pedal.left', 'crank.right'])
+      for (const point of ROUND_POINTS) expect(roundPointWords(place, point)).not.toMatch(/valve/i);
+    expect(new Set(ROUND_POINTS.map((point) => roundPointWords('headset', point))).size).toBe(4);
+  });
+
+  test('a bracket of cup and cone has its fixed cup tried, and no other has', () => {
+    const ids = (assembly: string) =>
+      benches({}, { 'bottom-bracket': assembly })
+        .find(({ place }) => place === 'bottom-bracket')!
+        .steps.map(({ id }) => id);
+    expect(ids('bb-cup-cone')).toContain('fixed-cup');
+    expect(ids('bb-cartridge')).not.toContain('fixed-cup');
+  });
+
+  test('no outcome of another brake is offered: hoses to discs, pads at the tyre to rims', () => {
+    for (const kind of every)
+      for (const check of checksFor(kind).filter(({ id }) => id.startsWith('brake-'))) {
+        const offered = outcomesFor(check, kind).map(({ id }) => id);
+        const rim = ['caliper', 'cantilever', 'direct-pull'].includes(kind.brakes) || kind.brakes === 'back-pedal';
+        expect([kind.brakes, offered.includes('hose')]).toEqual([kind.brakes, kind.brakes === 'disc']);
+        expect([kind.brakes, offered.includes('tyre')]).toEqual([kind.brakes, rim]);
+        // What was once put down is still told.
+        expect(outcomesFor(check, kind, 'hose').some(({ id }) => id === 'hose')).toBe(true);
+      }
+  });
+
+  test('no ring bolts are looked for at one-piece cranks, no pads at a drum', () => {
+    expect(checksFor(bicycleKind.parse({ cranks: 'one-piece' })).map(({ id }) => id)).not.toContain('ring-bolts');
+    expect(doorChecksFor(bicycleKind.parse({ brakes: 'drum' })).map(({ id }) => id)).not.toContain('pads');
   });
 });

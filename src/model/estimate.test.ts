@@ -1,5 +1,5 @@
 import type { ProposedJob } from '@/core/decide/jobs';
-import { estimateLines, estimateText } from './estimate';
+import { estimateLines, estimateText, priceWords } from './estimate';
 import { newBicycle, USUAL_SETTINGS } from './fresh';
 import type { Job } from './record';
 
@@ -63,17 +63,45 @@ describe('an estimate', () => {
     expect(lines.map((line) => [line.id, line.approval?.answer])).toEqual([['chain', 'no']]);
   });
   test('a job from a complaint or by hand is a line too', () => {
-    expect(estimateLines(bicycle([job('fault-pawls', { rule: null })]), [], 0)).toHaveLength(1);
+    expect(estimateLines(bicycle([job('fault-pawls', { rule: null })]), [], 0)).toMatchObject([{ need: 'needed' }]);
+  });
+  test('only what the road asks for stands under it: a bell put down by hand was asked for', () => {
+    const lines = estimateLines(bicycle([job('bell', { rule: null })]), [proposal('chain', 'needed')], 0);
+    expect(lines.map(({ id, need }) => [id, need])).toEqual([
+      ['chain', 'needed'],
+      ['bell', 'asked'],
+    ]);
+  });
+  test('no line goes "to nothing"; work without a rate is said to be without a price, and so is the whole', () => {
+    const say = (minor: number) => `EUR ${(minor / 100).toFixed(2)}`;
+    const words = (low: number, high: number, unpriced = false) => priceWords({ low, high, unpriced }, say);
+    expect([words(0, 0), words(0, 0, true), words(0, 1200), words(500, 500), words(500, 900, true)]).toEqual([
+      'without charge',
+      'work, not priced',
+      'up to EUR 12.00',
+      'EUR 5.00',
+      'EUR 5.00 to EUR 9.00 and work',
+    ]);
+    const unpriced = { ...USUAL_SETTINGS, customerPerHour: 0 };
+    const lines = estimateLines(bicycle([]), [proposal('chain', 'needed')], 0);
+    const text = estimateText(bicycle([]), lines, unpriced, '25 November 2026', { looked: 45, of: 45 });
+    expect(text).toContain('No hour of work has a price yet');
+    expect(text).toContain('All 45 places were looked at');
+    expect(text).not.toMatch(/to EUR 0\.00/);
   });
   test('as a file it names workshop, owner, each group and every word', () => {
     const jobs = [job('chain', { approval: { answer: 'yes', words: '', at: AT } })];
     const lines = estimateLines(bicycle(jobs), [proposal('chain', 'needed'), proposal('wax', 'cosmetic')], 3600);
-    const text = estimateText(bicycle(jobs), lines, { ...USUAL_SETTINGS, name: 'Ticket hall' }, '25 November 2026');
+    const text = estimateText(bicycle(jobs), lines, { ...USUAL_SETTINGS, name: 'Ticket hall' }, '25 November 2026', {
+      looked: 23,
+      of: 45,
+    });
     for (const words of [
       'Estimate: Harbour mixte',
       'Ticket hall',
       'for Ilse',
-      'Needed',
+      '23 of 45 places were looked at',
+      'Needed: it should not go on the road without these',
       '[approved]',
       'For its looks',
       'EUR 21.00 to EUR 56.00',

@@ -7,11 +7,17 @@ export interface EstimateLine {
   id: string;
   title: string;
   because: string;
-  need: 'needed' | 'advised' | 'cosmetic';
+  /** Asked: put down by hand, which says nothing of the road. */
+  need: 'needed' | 'asked' | 'advised' | 'cosmetic';
+  /** It holds work that no rate is set for. */
+  unpriced: boolean;
   low: number;
   high: number;
   approval: Job['approval'];
 }
+
+/** What a complaint led to calls for itself; what was put down by hand was asked for. */
+const FROM_COMPLAINT = 'fault-';
 
 /** The ordinary work of a resale is no line of a customer's estimate. */
 const NOT_FOR_CUSTOMERS = new Set(['ordinary', 'gears']);
@@ -20,6 +26,7 @@ function cost(job: Pick<Job, 'minutes' | 'parts'>, perHour: number) {
   return {
     low: roundHalfUp(job.parts.low + (job.minutes.low * perHour) / 60),
     high: roundHalfUp(job.parts.high + (job.minutes.high * perHour) / 60),
+    unpriced: perHour === 0 && job.minutes.high > 0,
   };
 }
 
@@ -57,15 +64,45 @@ export function estimateLines(bicycle: Bicycle, proposed: ProposedJob[], perHour
       id: job.id,
       title: job.title,
       because: '',
-      need: 'needed' as const,
+      need: job.id.startsWith(FROM_COMPLAINT) ? ('needed' as const) : ('asked' as const),
       ...cost(job, perHour),
       approval: job.approval,
     }));
   return [...lines, ...own];
 }
 
+/** How much of the bicycle an estimate rests on. */
+export interface LookedAt {
+  looked: number;
+  of: number;
+}
+
+/** What a line costs, in words: never "to nothing". Example: 0 to 1,200 is "up to EUR 12.00". */
+export function priceWords(
+  { low, high, unpriced }: Pick<EstimateLine, 'low' | 'high' | 'unpriced'>,
+  say: (minor: number) => string,
+) {
+  const work = unpriced ? ' and work' : '';
+  if (high === 0) return unpriced ? 'work, not priced' : 'without charge';
+  if (low === high) return `${say(high)}${work}`;
+  return low === 0 ? `up to ${say(high)}${work}` : `${say(low)} to ${say(high)}${work}`;
+}
+
+export const lookedWords = ({ looked, of }: LookedAt): string =>
+  looked === of
+    ? `All ${of} places were looked at.`
+    : `${looked} of ${of} places were looked at: what was not may add to it.`;
+
+export const NO_RATE = 'No hour of work has a price yet: this holds parts only.';
+
 /** The estimate as plain text, for a message or a file. */
-export function estimateText(bicycle: Bicycle, lines: EstimateLine[], settings: WorkshopSettings, day: string): string {
+export function estimateText(
+  bicycle: Bicycle,
+  lines: EstimateLine[],
+  settings: WorkshopSettings,
+  day: string,
+  looked: LookedAt,
+): string {
   const say = (minor: number) => `${settings.currency} ${(minor / 100).toFixed(2)}`;
   const part = (need: EstimateLine['need'], title: string) => {
     const rows = lines.filter((line) => line.need === need);
@@ -76,7 +113,7 @@ export function estimateText(bicycle: Bicycle, lines: EstimateLine[], settings: 
           title,
           ...rows.map((line) => {
             const word = line.approval ? (line.approval.answer === 'yes' ? ' [approved]' : ' [declined]') : '';
-            return `- ${line.title}: ${say(line.low)} to ${say(line.high)}${word}`;
+            return `- ${line.title}: ${priceWords(line, say)}${word}`;
           }),
         ];
   };
@@ -85,11 +122,16 @@ export function estimateText(bicycle: Bicycle, lines: EstimateLine[], settings: 
   return [
     `Estimate: ${bicycle.name}`,
     `${settings.name}, ${day}${bicycle.customer ? `, for ${bicycle.customer}` : ''}`,
-    ...part('needed', 'Needed'),
+    lookedWords(looked),
+    ...(settings.customerPerHour === 0 ? [NO_RATE] : []),
+    ...part('needed', 'Needed: it should not go on the road without these'),
+    ...part('asked', 'Asked for'),
     ...part('advised', 'Advised'),
     ...part('cosmetic', 'For its looks'),
     '',
-    `What is needed comes to ${say(sum('low'))} to ${say(sum('high'))}, parts and work.`,
+    needed.length === 0
+      ? 'Nothing is needed before it goes on the road, as far as it was looked at.'
+      : `What is needed comes to ${priceWords({ low: sum('low'), high: sum('high'), unpriced: false }, say)}, ${settings.customerPerHour === 0 ? 'parts only' : 'parts and work'}.`,
     'Ranges, since some of it shows only when it is apart. Nothing beyond an approved line is done without asking again.',
     '',
   ].join('\n');

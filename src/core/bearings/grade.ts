@@ -50,6 +50,10 @@ interface Finding {
   rule?: string;
 }
 
+/** What carries the inner track: a hub has a cone, a headset a race, a bottom bracket its spindle. */
+export const innerOf = (place: string): 'cone' | 'race' | 'spindle' =>
+  place === 'headset' ? 'race' : place === 'bottom-bracket' ? 'spindle' : 'cone';
+
 const ROUGH = ['light-rumble', 'gritty', 'notchy', 'seized'];
 
 function closedKind(e: Evidence): Finding {
@@ -88,7 +92,8 @@ function cupAndCone(e: Evidence): Finding {
           rule,
         };
   }
-  if (e.cone === 'pitted') return { verdict: 'renew-cone', why: 'The cone is pitted: a pit only grows.' };
+  if (e.cone === 'pitted')
+    return { verdict: 'renew-cone', why: `The ${innerOf(e.place)} is pitted: a pit only grows.` };
   if (e.balls === 'rusty') return { verdict: 'renew-balls', why: 'The balls are rusty.' };
   if (e.balls === 'short')
     return {
@@ -174,7 +179,7 @@ function run(evidence: Evidence): Grade {
   }
   return {
     verdict: found.verdict,
-    needs: NEEDS[found.verdict],
+    needs: NEEDS[found.verdict].map((need) => need.replace(/^cone of/, `${innerOf(evidence.place)} of`)),
     rule: found.rule ?? null,
     reasons,
     working: [
@@ -182,7 +187,7 @@ function run(evidence: Evidence): Grade {
       row('play', 'play', evidence.play),
       row('grease', 'grease', evidence.grease),
       row('cup', 'cup track', evidence.cup),
-      row('cone', 'cone track', evidence.cone),
+      row('cone', `${innerOf(evidence.place)} track`, evidence.cone),
       row('balls', 'balls', evidence.balls),
       row('seal', 'seal', evidence.seal),
     ],
@@ -191,7 +196,7 @@ function run(evidence: Evidence): Grade {
 
 function donorWords(evidence: Evidence): string {
   const worth = [
-    ...(evidence.cone === 'bright' ? ['cones'] : []),
+    ...(evidence.cone === 'bright' ? [`${innerOf(evidence.place)}s`] : []),
     ...(evidence.cup === 'bright' ? ['the shell with its cups'] : []),
     ...(evidence.kind === 'cartridge' && evidence.feel === 'smooth' ? ['the cartridges'] : []),
     'axle, nuts and washers',

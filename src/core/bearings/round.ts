@@ -4,6 +4,30 @@ import type { Feel } from './coneBelief';
 /** Points of the turn at which a set bearing is felt again. */
 export const ROUND_POINTS = ['12', '3', '6', '9'] as const;
 
+type RoundPoint = (typeof ROUND_POINTS)[number];
+const BY_BARS: Record<RoundPoint, string> = {
+  '12': 'Bars straight ahead',
+  '3': 'Bars a quarter to the right',
+  '6': 'Bars as far as they go',
+  '9': 'Bars a quarter to the left',
+};
+const BY_ARM: Record<RoundPoint, string> = {
+  '12': 'Right arm up',
+  '3': 'Right arm forwards',
+  '6': 'Right arm down',
+  '9': 'Right arm backwards',
+};
+
+/**
+ * How a point of the turn is told apart at a bearing: a wheel has a valve, a headset bars, cranks an arm.
+ * Example: `roundPointWords('hub.front', '3')` is "Valve at 3 o'clock".
+ */
+export function roundPointWords(place: string, point: RoundPoint): string {
+  if (place === 'headset') return BY_BARS[point];
+  if (place === 'bottom-bracket' || place.startsWith('crank')) return BY_ARM[point];
+  return `${place.startsWith('hub') ? 'Valve' : 'Mark'} at ${point} o'clock`;
+}
+
 export interface RoundVerdict {
   verdict: 'unfelt' | 'even' | 'tight-spot' | 'dances' | 'tight' | 'loose' | 'slack-elsewhere';
   state: StateId;

@@ -76,7 +76,7 @@ export function jobOfRule(id: string, question: Pick<Question, 'brief' | 'kind'>
 
 /**
  * Jobs proposed from findings and brief. A rule speaks when its check has one of its verdicts or outcomes and the brief is
- * one of its own; rules without a check speak for the brief alone. What a needed job brings with it is proposed too. A
+ * one of its own, and the bicycle is one that it is for; rules without a check speak for the brief alone. What a needed job brings with it is proposed too. A
  * donor is broken for parts and gets nothing else.
  *
  * Units: minor units, minutes. Errors: an unknown brief. Source: the tables of rules and reactions, workshop consensus.
@@ -84,7 +84,7 @@ export function jobOfRule(id: string, question: Pick<Question, 'brief' | 'kind'>
  */
 function run(question: Question): { jobs: ProposedJob[] } {
   const jobs = jobRules.flatMap((rule) => {
-    if (!rule.briefs.split('|').includes(question.brief)) return [];
+    if (!rule.briefs.split('|').includes(question.brief) || !appliesTo(question.kind, rule.applies)) return [];
     if (!rule.check) return [proposal(rule, null, question)];
     const found = question.findings.filter((finding) => calls(rule, finding));
     return (rule.check === '*' ? found : found.slice(0, 1)).map((finding) => proposal(rule, finding, question));

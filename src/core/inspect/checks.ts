@@ -8,6 +8,8 @@ export interface Outcome {
   label: string;
   state: StateId;
   why: string;
+  /** Bicycles that it is offered for; null for every one. */
+  applies: string | null;
 }
 
 export interface Check {
@@ -48,7 +50,7 @@ export const checks: Check[] = checkTable.map((line) => ({
   dirt: line.dirt === 'yes',
   outcomes: outcomeTable
     .filter((row) => row.check === line.id)
-    .map(({ id, label, state, why }) => ({ id, label, state, why })),
+    .map(({ id, label, state, why, applies }) => ({ id, label, state, why, applies })),
 }));
 
 const byId = new Map(checks.map((check) => [check.id, check]));
@@ -70,6 +72,11 @@ export function checksFor(kind: BicycleKind): Check[] {
 
 export function checkById(id: string): Check | undefined {
   return byId.get(id);
+}
+
+/** The outcomes that a bicycle may show at a check, and the one that was chosen, whatever it is. */
+export function outcomesFor(check: Check, kind: BicycleKind, chosen?: string): Outcome[] {
+  return check.outcomes.filter((outcome) => outcome.id === chosen || appliesTo(kind, outcome.applies));
 }
 
 /** A place with its checks, as one key answers them. */
@@ -113,9 +120,9 @@ export function nothingFound(check: Check): Evidence | null {
  * What a state given by hand puts down: the outcome of that state where the check has one, else a judgement by eye.
  * Example: "unsafe" at the frame is "Unknown repair", the first of its unsafe outcomes only where there is no other.
  */
-export function handEvidence(check: Check, state: HandState): Evidence {
+export function handEvidence(check: Check, state: HandState, kind: BicycleKind): Evidence {
   if (state === 'fine') return nothingFound(check) ?? { byEye: 'fine' };
-  const fitting = check.outcomes.filter((outcome) => outcome.state === state);
+  const fitting = outcomesFor(check, kind).filter((outcome) => outcome.state === state);
   return fitting.length === 1 ? { outcome: fitting[0]!.id } : { byEye: state };
 }
 

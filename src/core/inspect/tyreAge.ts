@@ -66,7 +66,7 @@ function run({ code, today }: z.output<typeof shape>): TyreAge {
           ? `under the ${limits.thresholdWarn} from which it is watched.`
           : verdict === 'near'
             ? `watched from ${limits.thresholdWarn}, renewed at ${limits.thresholdRenew}.`
-            : `${limits.thresholdRenew} and over is renewed, whatever the tread. ${limits.whatBadMeans}.`
+            : `from ${limits.thresholdRenew} it is looked at hard. Age alone condemns nothing: deep cracks, hard rubber, a bad bead or cord do.`
       }`,
     ],
     working: [

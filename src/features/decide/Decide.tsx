@@ -356,7 +356,14 @@ export function Decide({ bicycle, send }: StageProps) {
       </Box>
       {customer && (
         <Box sx={{ mt: 4 }}>
-          <Estimate bicycle={bicycle} send={send} proposed={proposed} />
+          {lookOver && (
+            <Estimate
+              bicycle={bicycle}
+              send={send}
+              proposed={proposed}
+              looked={{ looked: lookOver.places - lookOver.placesNotLookedAt.length, of: lookOver.places }}
+            />
+          )}
         </Box>
       )}
       <Box className={customer ? 'no-print' : undefined} sx={{ mt: 4 }}>

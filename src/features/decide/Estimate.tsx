@@ -8,7 +8,15 @@ import { useState } from 'react';
 import type { ProposedJob } from '@/core/decide/jobs';
 import { fileName } from '@/core/fileName';
 import type { Job } from '@/model/record';
-import { estimateLines, estimateText, type EstimateLine } from '@/model/estimate';
+import {
+  estimateLines,
+  estimateText,
+  lookedWords,
+  NO_RATE,
+  priceWords,
+  type EstimateLine,
+  type LookedAt,
+} from '@/model/estimate';
 import { dayOf, money } from '@/ui/format';
 import { saveFile } from '@/ui/saveFile';
 import { Section } from '@/ui/Section';
@@ -18,6 +26,7 @@ import { asJob } from './asJob';
 
 const GROUPS = [
   { need: 'needed', title: 'Needed', words: 'It should not go on the road without these.' },
+  { need: 'asked', title: 'Asked for', words: 'Put down by hand.' },
   { need: 'advised', title: 'Advised', words: 'Worth doing while it is here.' },
   { need: 'cosmetic', title: 'For its looks', words: 'As you like.' },
 ] as const;
@@ -39,7 +48,7 @@ function Line({
         <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2 }}>
           <b>{line.title}</b>
           <Box sx={{ whiteSpace: 'nowrap', fontWeight: 620 }}>
-            {money(line.low, currency, true)} to {money(line.high, currency, true)}
+            {priceWords(line, (minor) => money(minor, currency, true))}
           </Box>
         </Box>
         {line.because && <Box sx={{ fontSize: '0.92rem', maxWidth: '62ch' }}>{line.because}</Box>}
@@ -82,7 +91,12 @@ function Line({
 }
 
 /** The estimate of a customer's bicycle: a clean page to print or send, and the owner's word line by line. */
-export function Estimate({ bicycle, send, proposed }: StageProps & { proposed: ProposedJob[] }) {
+export function Estimate({
+  bicycle,
+  send,
+  proposed,
+  looked,
+}: StageProps & { proposed: ProposedJob[]; looked: LookedAt }) {
   const settings = useSettings();
   const { currency, customerPerHour } = settings;
   const lines = estimateLines(bicycle, proposed, customerPerHour);
@@ -109,13 +123,15 @@ export function Estimate({ bicycle, send, proposed }: StageProps & { proposed: P
     low: rows.reduce((total, line) => total + line.low, 0),
     high: rows.reduce((total, line) => total + line.high, 0),
   });
+  const range = (each: { low: number; high: number }) =>
+    priceWords({ ...each, unpriced: false }, (minor) => money(minor, currency, true));
   const approved = lines.filter((line) => line.approval?.answer === 'yes');
   const declined = lines.filter((line) => line.approval?.answer === 'no');
   const whole = sum(lines.filter((line) => line.need === 'needed'));
   const agreed = sum(approved);
   const save = () =>
     saveFile(
-      new Blob([estimateText(bicycle, lines, settings, dayOf(today))], { type: 'text/plain;charset=utf-8' }),
+      new Blob([estimateText(bicycle, lines, settings, dayOf(today), looked)], { type: 'text/plain;charset=utf-8' }),
       `${fileName(bicycle.name)}-estimate.txt`,
     );
   return (
@@ -129,7 +145,7 @@ export function Estimate({ bicycle, send, proposed }: StageProps & { proposed: P
         </Button>
         {customerPerHour === 0 && (
           <Typography sx={{ alignSelf: 'center', fontSize: '0.92rem' }}>
-            No hour of a customer is priced yet: the estimate holds parts only. Set it under{' '}
+            The price of a customer’s hour stands under{' '}
             <Link prefetch={false} href="/settings">
               House rules
             </Link>
@@ -159,6 +175,8 @@ export function Estimate({ bicycle, send, proposed }: StageProps & { proposed: P
           {bicycle.customer && ` · for ${bicycle.customer}`}
           {bicycle.provenance.serial && ` · number ${bicycle.provenance.serial}`}
         </Box>
+        <Box>{lookedWords(looked)}</Box>
+        {customerPerHour === 0 && <Box>{NO_RATE}</Box>}
         {GROUPS.map((group) => {
           const rows = lines.filter((line) => line.need === group.need);
           if (rows.length === 0) return null;
@@ -184,17 +202,16 @@ export function Estimate({ bicycle, send, proposed }: StageProps & { proposed: P
           );
         })}
         <Box sx={{ mt: 3, fontSize: '1.1rem' }}>
-          What is needed comes to{' '}
-          <b>
-            {money(whole.low, currency, true)} to {money(whole.high, currency, true)}
-          </b>
-          , parts and work.
+          {lines.some((line) => line.need === 'needed') ? (
+            <>
+              What is needed comes to <b>{range(whole)}</b>, {customerPerHour === 0 ? 'parts only' : 'parts and work'}.
+            </>
+          ) : (
+            'Nothing is needed before it goes on the road, as far as it was looked at.'
+          )}
           {approved.length > 0 && (
             <Box>
-              Approved so far:{' '}
-              <b>
-                {money(agreed.low, currency, true)} to {money(agreed.high, currency, true)}
-              </b>
+              Approved so far: <b>{range(agreed)}</b>
               {declined.length > 0 && `; declined: ${declined.map((line) => line.title.toLowerCase()).join(', ')}`}.
             </Box>
           )}

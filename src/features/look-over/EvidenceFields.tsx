@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box';
 import type { BicycleKind } from '@/core/bicycle';
 import { CHAIN_ROLLER_MM, miscount, USUAL_PITCHES } from '@/core/inspect/chainPitch';
-import { padLimit, RIM_HOLLOW, type Check } from '@/core/inspect/checks';
+import { outcomesFor, padLimit, RIM_HOLLOW, type Check } from '@/core/inspect/checks';
 import type { Evidence } from '@/core/inspect/evidence';
 import { Choices } from '@/ui/Choices';
 import { isDished, rimPlayQuestion } from '@/core/inspect/questions';
@@ -63,7 +63,7 @@ export function EvidenceFields({ check, kind, seen, errors, note }: Props) {
       return (
         <Choices
           label="Seen"
-          options={check.outcomes}
+          options={outcomesFor(check, kind, seen.outcome)}
           value={seen.outcome ?? null}
           onChoose={(outcome) => note({ outcome })}
         />

@@ -225,7 +225,7 @@ export function PlaceChecks({
   };
   const mark = (state: HandState) => {
     if (state === 'fine') return foundNothing();
-    send(observe(bicycle, current, { outcome: undefined, ...handEvidence(current, state) }));
+    send(observe(bicycle, current, { outcome: undefined, ...handEvidence(current, state, bicycle.kind) }));
     const left = at.checks.filter((check) => check.id !== current.id && isOpen(check));
     setChosen(left[0]?.id ?? current.id);
   };

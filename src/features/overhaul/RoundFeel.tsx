@@ -1,6 +1,6 @@
 'use client';
 import Box from '@mui/material/Box';
-import { ROUND_POINTS, roundVerdict } from '@/core/bearings/round';
+import { ROUND_POINTS, roundPointWords, roundVerdict } from '@/core/bearings/round';
 import type { Tray } from '@/model/record';
 import { Choices } from '@/ui/Choices';
 import { StateMark } from '@/ui/StateMark';
@@ -21,7 +21,7 @@ export function RoundFeel({ send, tray }: Pick<StageProps, 'send'> & { tray: Tra
         {ROUND_POINTS.map((point) => (
           <Choices
             key={point}
-            label={`Valve or mark at ${point} o'clock`}
+            label={roundPointWords(tray.place, point)}
             options={FEELS}
             value={tray.round[point] ?? null}
             onChoose={(feel) => send({ type: 'feelRound', place: tray.place, point, feel })}

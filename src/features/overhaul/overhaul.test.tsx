@@ -109,7 +109,7 @@ describe('the card of a bearing', () => {
     expect(await screen.findByRole('button', { name: /^Balls/ })).toHaveTextContent('9 of 10 in, left side');
     expect(button(/^Look/)).toHaveTextContent('cup, right side, pitted');
     expect(button(/^Set the cone/)).toHaveTextContent('1 trial, last tight');
-    expect(button(/^Round/)).toHaveTextContent("3 o'clock tick");
+    expect(button(/^Round/)).toHaveTextContent("Valve at 3 o'clock: tick");
     await open(/^Balls/);
     cleanup();
     await drawStage(Overhaul, commands);
@@ -247,7 +247,7 @@ describe('setting it', () => {
       { type: 'feelRound', place: 'hub.front', point: '12', feel: 'tight' },
     ]);
     await open(/^Round the turn/);
-    const three = await screen.findByRole('group', { name: "Valve or mark at 3 o'clock" });
+    const three = await screen.findByRole('group', { name: "Valve at 3 o'clock" });
     await userEvent.click(within(three).getByRole('button', { name: 'Tick' }));
     expect(record().trays[0]!.round).toEqual({ '12': 'tight', '3': 'tick' });
     expect(screen.getByText(/It dances/)).toBeInTheDocument();

@@ -1,3 +1,4 @@
+import { ROUND_POINTS, roundPointWords } from '@/core/bearings/round';
 import type { BearingBench, OverhaulStep } from '@/core/bearings/benchTypes';
 import { ballRowLabel } from '@/core/strip/tray';
 import { ballsInRow, cartridgeOf } from '@/model/bearings';
@@ -124,8 +125,8 @@ export function partWords(part: Part, tray: Tray, bench: BearingBench): string {
       return last ? `${tray.trials.length === 1 ? '1 trial' : `${tray.trials.length} trials`}, last ${last.feel}` : '';
     }
     case 'round':
-      return Object.entries(tray.round)
-        .map(([point, feel]) => `${point} o'clock ${feel}`)
+      return ROUND_POINTS.filter((point) => tray.round[point])
+        .map((point) => `${roundPointWords(tray.place, point)}: ${tray.round[point]}`)
         .join(', ');
     case 'next':
       return tray.service.doneOn === null ? '' : `counted from ${dayOf(tray.service.doneOn)}`;

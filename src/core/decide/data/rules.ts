@@ -16,6 +16,8 @@ export const jobRuleRow = z.strictObject({
   /** Verdicts or outcomes that call it, with a bar between. */
   verdicts: z.string().nullable(),
   why: z.string(),
+  /** Bicycles that it is for; empty for every one. */
+  applies: z.string().nullable(),
   need: z.enum(NEEDS),
   briefs: z.string(),
   minutesLow: z.number(),

@@ -53,6 +53,8 @@ export const outcomeTableRow = z.strictObject({
   label: z.string(),
   state: z.enum(STATES),
   why: z.string(),
+  /** Bicycles that it is offered for; empty for every one. */
+  applies: z.string().nullable(),
   ...provenance,
 });
 
