@@ -152,7 +152,7 @@ export const command = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('removeLine'), line: id }),
   z.strictObject({
     type: z.literal('setSale'),
-    changes: z.strictObject({ price: minorUnits.nullable(), fee: minorUnits }).partial(),
+    changes: z.strictObject({ price: minorUnits.nullable(), fee: minorUnits, on: z.iso.date().nullable() }).partial(),
   }),
   z.strictObject({ type: z.literal('startClock'), clock: id, at, stage: z.enum(STAGES), place: id.nullable() }),
   z.strictObject({ type: z.literal('touchClock'), at }),

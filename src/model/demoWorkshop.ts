@@ -1,3 +1,4 @@
+import { localDay } from './localDay';
 import { newBicycle, newTray, USUAL_SETTINGS } from './fresh';
 import type { Bicycle, StockItem, WorkshopSettings } from './record';
 
@@ -49,7 +50,7 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
       id: 'c1',
       label: 'Lugged tourer, blue, same class',
       price: 29000,
-      soldOn: ago(24 * 60).slice(0, 10),
+      soldOn: localDay(new Date(ago(24 * 60))),
       from: 'typed',
       at: null,
       off: false,
@@ -58,7 +59,7 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
       id: 'c2',
       label: 'Tourer with dynamo lamps',
       price: 33000,
-      soldOn: ago(24 * 200).slice(0, 10),
+      soldOn: localDay(new Date(ago(24 * 200))),
       from: 'typed',
       at: null,
       off: false,
@@ -218,7 +219,7 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
     { id: 'm1', stage: 'look-over', minutes: 25, at: ago(49), place: null },
     { id: 'm2', stage: 'strip', minutes: 40, at: ago(2), place: 'hub.front' },
   ];
-  staff.deliveries = [{ id: 'd1', label: 'cotter pins 9.5 mm', dueOn: ago(-72).slice(0, 10), arrivedAt: null }];
+  staff.deliveries = [{ id: 'd1', label: 'cotter pins 9.5 mm', dueOn: localDay(new Date(ago(-72))), arrivedAt: null }];
   staff.notes = [
     {
       id: 'n1',

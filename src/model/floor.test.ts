@@ -29,7 +29,7 @@ const soak = (minutes: number) => [
 
 describe('the floor', () => {
   const rows = [
-    bike('sold', 'Sold shopper', { ...bought, sale: { price: 9000, fee: 0 } }),
+    bike('sold', 'Sold shopper', { ...bought, sale: { price: 9000, fee: 0, on: '2026-11-20' } }),
     bike('offer', 'Offered racer'),
     bike('work', 'Blue tourer', bought),
     bike('waits', 'Waiting mixte', {

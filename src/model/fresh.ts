@@ -120,7 +120,7 @@ export function newBicycle(id: string, at: string, name: string, kind: Partial<B
     signatures: [],
     proofs: [],
     lines: [],
-    sale: { price: null, fee: 0 },
+    sale: { price: null, fee: 0, on: null },
     minutes: [],
     clock: null,
     photos: [],

@@ -233,3 +233,12 @@ describe('who signed, and what was declined in writing', () => {
     });
   });
 });
+
+describe('from version 7', () => {
+  const sold = (sale: object) => opened({ ...versionSix({ sale }), schemaVersion: 7, ...versionSevenParts });
+  test('a sale has a day of its own: that of the last change, which stood for it; nothing sold has none', () => {
+    expect(sold({ price: 9000, fee: 0 }).sale).toEqual({ price: 9000, fee: 0, on: AT.slice(0, 10) });
+    expect(sold({ price: null, fee: 0 }).sale).toEqual({ price: null, fee: 0, on: null });
+  });
+});
+const versionSevenParts = { endings: [], acceptances: [], worked: [], rechecks: [], waysOut: [], boltSizes: {} };

@@ -197,6 +197,13 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
       boltSizes: {},
     };
   },
+  // A sale had no day of its own: the last change of the record stood for it, and does so once more.
+  7: (old) => {
+    const sale = (old.sale ?? {}) as Raw;
+    const sold = sale.price !== null && sale.price !== undefined;
+    const changed = typeof old.updatedAt === 'string' ? old.updatedAt.slice(0, 10) : null;
+    return { ...old, schemaVersion: 8, sale: { ...sale, on: sold ? changed : null } };
+  },
 };
 
 /** Axles that version 4 gave to every tray. */
@@ -218,6 +225,7 @@ const SETTINGS_STEPS: Record<number, (old: Raw) => Raw> = {
     wrenchEverywhere: 'customers',
     secondEyes: false,
   }),
+  7: (old) => ({ ...old, schemaVersion: 8 }),
 };
 
 export type Opened =

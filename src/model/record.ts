@@ -12,7 +12,7 @@ import { OURS } from './stamps';
 z.config({ jitless: true });
 
 /** Version of the stored shape; every change of it adds a step to `migrate.ts`. */
-export const SCHEMA_VERSION = 7;
+export const SCHEMA_VERSION = 8;
 
 export const STAGES = [
   'buy',
@@ -425,7 +425,7 @@ export const bicycleRecord = z.strictObject({
   signatures: z.array(signature),
   proofs: z.array(proofMark),
   lines: z.array(moneyLine),
-  sale: z.strictObject({ price: minorUnits.nullable(), fee: minorUnits }),
+  sale: z.strictObject({ price: minorUnits.nullable(), fee: minorUnits, on: z.iso.date().nullable() }),
   minutes: z.array(minutesEntry),
   clock: z.strictObject({ id, startedAt: at, activeAt: at, stage: z.enum(STAGES), place: id.nullable() }).nullable(),
   photos: z.array(photo),

@@ -6,7 +6,7 @@ import { WAYS_OUT } from './provingRows';
 import { nextThing, runningTimers, spent, taughtBy, workedMinutes } from './selectors';
 
 /** Raised whenever a summary is worked out differently, so that kept ones are made anew. */
-export const SUMMARY_RULES = 6;
+export const SUMMARY_RULES = 7;
 
 /**
  * What the floor shows of a bicycle, so that it opens without reading every record. A cache: it is keyed by the revision
@@ -50,7 +50,7 @@ export const summary = z.strictObject({
   brief: z.enum(BRIEFS),
   paid: z.number(),
   /** What it was sold for and when, to compare others with. */
-  soldFor: z.strictObject({ price: z.number(), on: z.string() }).nullable(),
+  soldFor: z.strictObject({ price: z.number(), on: z.string().nullable() }).nullable(),
   purpose: z.enum(PURPOSES),
   clockSince: z.string().nullable(),
   drawn: z
@@ -105,7 +105,7 @@ export function summaryOf(bicycle: Bicycle, earlier?: Summary): Summary {
       })),
     brief: bicycle.brief,
     paid: bicycle.purchase?.paid ?? 0,
-    soldFor: bicycle.sale.price === null ? null : { price: bicycle.sale.price, on: bicycle.updatedAt.slice(0, 10) },
+    soldFor: bicycle.sale.price === null ? null : { price: bicycle.sale.price, on: bicycle.sale.on },
     purpose: bicycle.purpose,
     clockSince: bicycle.clock?.startedAt ?? null,
     drawn: earlier?.revision === bicycle.revision ? earlier.drawn : null,

@@ -230,7 +230,11 @@ export function wordsFor(command: Command, before: Bicycle): string {
     case 'removeLine':
       return `removed: ${row(before.lines, command.line)?.label ?? 'a line'}`;
     case 'setSale':
-      return command.changes.price == null ? 'sale' : `sold for ${amount(command.changes.price)}`;
+      return command.changes.price == null
+        ? command.changes.on
+          ? `sold on ${command.changes.on}`
+          : 'sale'
+        : `sold for ${amount(command.changes.price)}`;
     case 'stopClock':
       return command.entry ? `${Math.round(command.entry.minutes)} min on the clock` : 'clock stopped';
     case 'putMinutes':

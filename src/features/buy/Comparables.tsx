@@ -175,7 +175,7 @@ export function Comparables({ bicycle, send }: StageProps) {
             {own.map((row) => (
               <Box component="li" key={row.id} sx={{ py: 0.75, display: 'flex', gap: 2 }}>
                 <Box sx={{ flex: 1 }}>{row.label}, your own</Box>
-                <Box sx={{ color: 'text.secondary' }}>{dayOf(row.soldOn)}</Box>
+                <Box sx={{ color: 'text.secondary' }}>{row.soldOn ? dayOf(row.soldOn) : 'no date'}</Box>
                 <b>{money(row.price, currency, true)}</b>
               </Box>
             ))}

@@ -1,3 +1,4 @@
+import { localDay } from '@/model/localDay';
 import { z } from 'zod';
 import type { BicycleKind } from '@/core/bicycle';
 import { soldPrices } from '@/sim/soldPrices';
@@ -18,5 +19,5 @@ export type FeedAnswer = z.output<typeof feedAnswer>;
 
 /** The stand-in's answer for a bicycle. */
 export function soldFeed(kind: BicycleKind, now: Date): FeedAnswer {
-  return { at: now.toISOString(), sales: soldPrices(kind, now.toISOString().slice(0, 10)) };
+  return { at: now.toISOString(), sales: soldPrices(kind, localDay(now)) };
 }

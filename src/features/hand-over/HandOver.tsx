@@ -1,6 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { MoneyResult } from '@/core/money/result';
 import type { Bolt } from '@/core/rebuild/bolts';
@@ -16,6 +17,7 @@ import { useFindings } from '../bike/useFindings';
 import { useReady } from '../prove/useReady';
 import { useNow } from '../workshop/useNow';
 import { useReckon } from '../workshop/useReckon';
+import { useToday } from '../workshop/useToday';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { MoneyLines } from './MoneyLines';
 import { saveServices } from '../overhaul/serviceCalendar';
@@ -69,6 +71,7 @@ export function HandOver({ bicycle, send }: StageProps) {
   const settings = useSettings();
   const { currency } = settings;
   const now = useNow(60_000);
+  const today = useToday();
   const lookOver = useFindings(bicycle);
   const ready = useReady(bicycle);
   const due = useServices(bicycle);
@@ -94,9 +97,23 @@ export function HandOver({ bicycle, send }: StageProps) {
               kind="money"
               unit={currency}
               value={bicycle.sale.price}
-              onCommit={(price) => send({ type: 'setSale', changes: { price } })}
-              onClear={() => send({ type: 'setSale', changes: { price: null } })}
+              onCommit={(price) =>
+                send({ type: 'setSale', changes: { price, ...(bicycle.sale.on === null && { on: today }) } })
+              }
+              onClear={() => send({ type: 'setSale', changes: { price: null, on: null } })}
             />
+            {bicycle.sale.price !== null && (
+              <TextField
+                label="Sold on"
+                type="date"
+                value={bicycle.sale.on ?? ''}
+                onChange={({ target: { value } }) =>
+                  value !== '' && value <= today && send({ type: 'setSale', changes: { on: value } })
+                }
+                slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
+                sx={{ width: 170 }}
+              />
+            )}
             <ReadingField
               label="Selling fee"
               kind="money"

@@ -1,4 +1,5 @@
 'use client';
+import { localDay } from '@/model/localDay';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { beforeFromLookOver } from '@/model/bearings';
@@ -19,7 +20,7 @@ export function BearingNote({ send, tray, when }: Pick<StageProps, 'send'> & { t
       place: tray.place,
       when,
       changes,
-      ...(when === 'after' ? { on: new Date().toISOString().slice(0, 10) } : {}),
+      ...(when === 'after' ? { on: localDay(new Date()) } : {}),
     });
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>

@@ -1,4 +1,5 @@
 'use client';
+import { localDay } from '@/model/localDay';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
@@ -30,7 +31,10 @@ export function Earlier() {
         {dayOf(kept.at)}. They are kept as they stood, in a file that the earlier Ergasto reads; their photographs are
         in the export.
       </Typography>
-      <Button variant="outlined" onClick={() => saveFile(kept.zip, `records-before-${kept.at.slice(0, 10)}.zip`)}>
+      <Button
+        variant="outlined"
+        onClick={() => saveFile(kept.zip, `records-before-${localDay(new Date(kept.at))}.zip`)}
+      >
         Save them
       </Button>
     </Section>

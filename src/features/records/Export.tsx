@@ -1,4 +1,5 @@
 'use client';
+import { localDay } from '@/model/localDay';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -46,7 +47,7 @@ export function Export() {
       },
     );
     if (!packed) return;
-    saveFile(packed.zip, `${fileName(settings.name)}-${at.slice(0, 10)}.zip`);
+    saveFile(packed.zip, `${fileName(settings.name)}-${localDay(new Date(at))}.zip`);
     await workshop.markExported();
     setDoing({
       said: `Packed: ${sizeWords(packed.zip.size)}. Keep it somewhere else than this machine.${leftOut(packed.missing, packed.left)}`,
