@@ -9,6 +9,12 @@ import { bearingsBenches } from './bearings/bench';
 import { ROUND_POINTS, roundPointWords } from './bearings/round';
 import { checksFor, outcomesFor } from './inspect/checks';
 import { doorChecksFor } from './buy/door';
+import { identifyMatch } from './identify/match';
+import { identifyTables } from './identify/tables';
+import { practiceLevels } from './practice/levels';
+import { freshState, hiddenHub, scoreRound } from './practice/hub';
+import { normalCdf } from './numbers';
+import { readTable, TABLES } from '../../scripts/tables';
 import { rebuildBolts } from './rebuild/bolts';
 import { places, stateOf } from './vocabulary/vocabulary';
 import { bearingsAdjustCone } from './bearings/adjustCone';
@@ -678,4 +684,94 @@ describe('steps and checks that belong where they stand', () => {
     expect(checksFor(bicycleKind.parse({ cranks: 'one-piece' })).map(({ id }) => id)).not.toContain('ring-bolts');
     expect(doorChecksFor(bicycleKind.parse({ brakes: 'drum' })).map(({ id }) => id)).not.toContain('pads');
   });
+});
+
+describe('what is it', () => {
+  const match = (kind: string, readings: object) => ask(identifyMatch, { kind, readings });
+
+  test('rows that interchange are one answer: an English thread in any width, two names of one pedal thread', () => {
+    const english = match('bottom-bracket', { diameterMm: 34.8, tpi: 24 });
+    expect(english.verdict).toBe('identified');
+    expect(english.reasons[0]).toMatch(/English.* or .*wide.*interchange/);
+    expect(english.nextReading).toMatchObject({ field: 'shellWidthMm' });
+    expect(match('pedal', { diameterMm: 14.28, tpi: 20 }).verdict).toBe('identified');
+    expect(match('headset', { steererMm: 25.4, tpi: 24, crownRaceMm: 26.45, headTubeMm: 30.1 }).verdict).toBe(
+      'identified',
+    );
+    // French and Swiss read alike and come out different ways: they are two answers.
+    expect(match('bottom-bracket', { diameterMm: 35, pitchMm: 1 }).verdict).toBe('ambiguous');
+  });
+
+  test('hollow or solid can be said of an axle, and decides', () => {
+    const readings = { diameterMm: 10, pitchMm: 1 };
+    expect(match('hub-axle', readings).verdict).toBe('ambiguous');
+    expect(match('hub-axle', { ...readings, axle: 'hollow' }).candidates[0]!.name).toMatch(/hollow/);
+    expect(match('hub-axle', { ...readings, axle: 'solid' }).candidates[0]!.name).toMatch(/solid/);
+  });
+
+  test('a bare shell measured inside is understood, and said to be', () => {
+    const inside = match('bottom-bracket', { diameterMm: 33.65, tpi: 24 });
+    expect(inside.verdict).toBe('identified');
+    expect(inside.candidates[0]!.name).toMatch(/English/);
+    expect(inside.reasons.join()).toMatch(/bare shell, measured inside/);
+    const italian = match('bottom-bracket', { diameterMm: 34.85, tpi: 24, driveHand: 'right', shellWidthMm: 70 });
+    expect(italian.candidates[0]!.name).toMatch(/Italian/);
+    expect(match('bottom-bracket', { diameterMm: 34.8, tpi: 24 }).reasons.join()).not.toMatch(/inside/);
+  });
+
+  const found = (search: string, table: string | null = null) =>
+    ask(identifyTables, { search, table }).rows.map(({ cells }) => Object.values(cells).join(' '));
+
+  test('the tables are searched by meaning, not by raw digits', () => {
+    // 24 threads to the inch, and nothing that only has these digits in it.
+    for (const row of found('24 tpi', 'bottom-brackets')) expect(row).toMatch(/(^|\D)24(\D|$)/);
+    expect(found('24 tpi', 'bottom-brackets').length).toBeGreaterThan(2);
+    expect(found('26 tpi', 'bottom-brackets').every((row) => /26/.test(row))).toBe(true);
+    // A size is met however it is written.
+    expect(found('4.76', 'balls')).toEqual(found('3/16', 'balls'));
+    expect(found('3/16 in', 'balls')).toHaveLength(1);
+    expect(found('34.8', 'bottom-brackets').length).toBe(found('34,798 mm', 'bottom-brackets').length);
+    expect(found('1 3/8 in', 'bottom-brackets').some((row) => /1 3\/8/.test(row))).toBe(true);
+    // Digits inside other digits are no answer.
+    expect(found('47', 'bottom-brackets').every((row) => /(^|\D)47(\D|$)/.test(row))).toBe(true);
+    expect(found('7', 'bottom-brackets').every((row) => /(^|\D)7(\D|$)/.test(row))).toBe(true);
+    // Words by their beginning, in any order, with what people call them.
+    expect(found('italian bottom').length).toBeGreaterThan(0);
+    expect(found('bb italian')).toEqual(found('italian bottom'));
+    expect(found('talian')).toEqual([]);
+  });
+});
+
+describe('the practice room', () => {
+  test('no "tracks unharmed" beside "it marks the tracks"', () => {
+    for (const level of ask(practiceLevels, {}).levels)
+      for (let seed = 1; seed <= 12; seed++) {
+        const hub = hiddenHub(level, seed);
+        for (const deg of [-120, -40, -10, 0, 10, 40, 120]) {
+          const score = scoreRound(hub, { ...freshState(hub), coneDeg: deg, locked: true });
+          if (/marks the tracks/.test(score.words)) expect(score.unharmed).toBe(0);
+        }
+      }
+  });
+});
+
+test('every row of every table says where it comes from', () => {
+  for (const { csv } of TABLES)
+    for (const [n, row] of readTable({ csv, json: '' }).entries())
+      expect([csv, n + 2, String((row as { source?: unknown }).source ?? '').trim().length > 3]).toEqual([
+        csv,
+        n + 2,
+        true,
+      ]);
+});
+
+test('the normal distribution has the coefficients that it is credited with: Abramowitz and Stegun 26.2.17', () => {
+  const known = [
+    [0, 0.5],
+    [1, 0.841344746],
+    [1.96, 0.975002105],
+    [-2.5, 0.006209665],
+    [4, 0.999968329],
+  ] as const;
+  for (const [z, share] of known) expect(Math.abs(normalCdf(z) - share)).toBeLessThan(7.5e-8 + 1e-9);
 });

@@ -142,7 +142,7 @@ function rowAt(question: Question, tighterDeg: number, stiffness: number, alongN
  * Approach of a ball δ = (K_cone + K_cup)·Q^⅔ (Hertz); axial push F = Z·Q·sin α; a load along the axle adds to F on one row,
  * and the row that fares worse is told; friction M = ½·μ·ΣQ·D, μ = 0.002; life falls
  * with the cube of the mean load. A hardened track keeps a mark from 4,200 MPa (ISO 76), a thin pressed cup sooner.
- * Units: mm, N, MPa, N·mm, degrees of cone. Errors: sizes outside those of a bicycle. Source: Hertz; Hamrock and Brewe 1983.
+ * Units: mm, N, MPa, N·mm, degrees of cone. Errors: sizes outside those of a bicycle. Source: Hertz; Brewe and Hamrock 1977.
  * Example: a front hub with ten 3/16 in balls, thirty degrees too tight: its pressed cups are near their limit.
  */
 function run(question: Question): Contact {

@@ -1,5 +1,5 @@
 /**
- * A steel ball pressed against a track, after Hertz with the closed forms of Hamrock and Brewe (1983), good to a few per
+ * A steel ball pressed against a track, after Hertz with the closed forms of Brewe and Hamrock (1977), good to a few per
  * cent: κ = 1.0339·(Ry/Rx)^0.636, E = 1.0003 + 0.5968·Rx/Ry, F = 1.5277 + 0.6023·ln(Ry/Rx).
  */
 const STEEL_MPA = 206_000;

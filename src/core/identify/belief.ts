@@ -11,6 +11,9 @@ export const CONTRADICTION = 0.02;
 /** A contradiction in standard errors: the miss of a Gaussian that weighs as much. */
 export const CONTRADICTION_SIGMAS = Math.sqrt(-2 * Math.log(CONTRADICTION));
 
+/** How often a shell is measured inside its thread instead of the cup over its own. */
+const INSIDE_SHARE = 0.03;
+
 export interface Reading {
   field: ReadingField;
   value: number | string;
@@ -23,7 +26,11 @@ export interface Sitting {
   expected: number | string | null;
   sigmas: number;
   contradicts: boolean;
+  /** It sits with the bare shell, measured inside, and not with what is measured outside. */
+  inside?: true;
 }
+
+const logWeight = ({ sigmas, inside }: Sitting) => -0.5 * sigmas * sigmas + (inside ? Math.log(INSIDE_SHARE) : 0);
 
 /** Compares one reading with one standard. What the table does not know is no evidence either way. */
 export function sitting(reading: Reading, expected: Expected): Sitting {
@@ -35,13 +42,15 @@ export function sitting(reading: Reading, expected: Expected): Sitting {
       ? { expected: expected.word, sigmas: 0, contradicts: false }
       : off(expected.word);
   const value = reading.value as number;
-  const nearest = expected.sizes.reduce((best, size) =>
-    Math.abs(size - value) < Math.abs(best - value) ? size : best,
-  );
-  return { expected: nearest, sigmas: Math.abs(value - nearest) / reading.sigmaMm!, contradicts: false };
+  const nearestOf = (sizes: number[]): Sitting => {
+    const nearest = sizes.reduce((best, size) => (Math.abs(size - value) < Math.abs(best - value) ? size : best));
+    return { expected: nearest, sigmas: Math.abs(value - nearest) / reading.sigmaMm!, contradicts: false };
+  };
+  const outside = nearestOf(expected.sizes);
+  if (!expected.inside) return outside;
+  const inside: Sitting = { ...nearestOf(expected.inside), inside: true };
+  return logWeight(inside) > logWeight(outside) ? inside : outside;
 }
-
-const logWeight = ({ sigmas }: Sitting) => -0.5 * sigmas * sigmas;
 
 /** Weights to probabilities, in log space so that far-off readings do not all become nought. */
 export function normalised(logs: number[]): number[] {

@@ -4,7 +4,7 @@ import { lengthMm } from '../fields';
 import { atLeast, moreThan, roundTo } from '../numbers';
 import { IDENTIFIED, TOO_FAR_SIGMAS, beliefs, informationBits, sitting, type Reading } from './belief';
 import { KINDS, READINGS, type IdentifyKind, type ReadingField } from './readings';
-import { STANDARDS_OF, type Standard } from './standards';
+import { interchange, STANDARDS_OF, type Standard } from './standards';
 
 /** Candidates under this are not worth a name in a warning. */
 const STILL_POSSIBLE = 0.05;
@@ -23,6 +23,7 @@ const readings = z.strictObject({
   crownRaceMm: lengthMm.optional(),
   headTubeMm: lengthMm.optional(),
   overLocknutMm: lengthMm.optional(),
+  axle: z.enum(['solid', 'hollow']).optional(),
   beadSeatMm: lengthMm.optional(),
   middleMm: lengthMm.optional(),
   at: z.enum(['clamp', 'grip']).optional(),
@@ -164,7 +165,8 @@ function nextReading(
  *
  * Units: millimetres; sigma of the pitch too. Errors: no reading, a reading of another kind, pitch and tpi together.
  * Verdict: identified from 0.95; unknown when the best is over four sigma away in any length. Where those that remain
- * come out different ways, no direction is given. Source: the shipped tables.
+ * come out different ways, no direction is given. Rows that interchange are one answer. A bare
+ * shell measured inside its thread is understood, at three in a hundred. Source: the shipped tables.
  * Example: `{ kind: 'bottom-bracket', readings: { diameterMm: 36, tpi: 24 } }` → Italian thread, both sides right-hand.
  */
 function run({ kind, readings: given, sigma: errors }: z.output<typeof shape>): Match {
@@ -185,7 +187,9 @@ function run({ kind, readings: given, sigma: errors }: z.output<typeof shape>): 
     .filter((reading) => reading.sigmaMm !== null)
     .map((reading) => ({ reading, sits: sitting(reading, best.standard.expects[reading.field.field]!) }))
     .filter(({ sits }) => !sits.contradicts && moreThan(sits.sigmas, TOO_FAR_SIGMAS));
-  const verdict = far.length ? 'unknown' : atLeast(best.probability, IDENTIFIED) ? 'identified' : 'ambiguous';
+  const alike = ranked.filter(({ standard }) => interchange(kind, standard, best.standard));
+  const share = alike.reduce((sum, each) => sum + each.probability, 0);
+  const verdict = far.length ? 'unknown' : atLeast(share, IDENTIFIED) ? 'identified' : 'ambiguous';
   const possible = ranked.filter(({ probability }) => probability >= STILL_POSSIBLE);
 
   return {
@@ -199,7 +203,8 @@ function run({ kind, readings: given, sigma: errors }: z.output<typeof shape>): 
       confidence: standard.confidence,
     })),
     verdict,
-    nextReading: verdict === 'identified' ? null : nextReading(kind, standards, probabilities, read, errors),
+    nextReading:
+      verdict === 'identified' && alike.length === 1 ? null : nextReading(kind, standards, probabilities, read, errors),
     removal: removalOf(
       verdict,
       possible.map(({ standard }) => standard),
@@ -208,7 +213,12 @@ function run({ kind, readings: given, sigma: errors }: z.output<typeof shape>): 
       verdict,
       possible.map(({ standard }) => standard),
     ),
-    reasons: reasonsOf(verdict, best, possible.length, far[0]),
+    reasons: [
+      ...reasonsOf(verdict, { names: alike.map(({ standard }) => standard.name), share }, possible.length, far[0]),
+      ...(verdict !== 'unknown' && readInside(read, best.standard)
+        ? ['Read as the bare shell, measured inside over the crests of its thread.']
+        : []),
+    ],
     working: read.flatMap((reading) =>
       reading.sigmaMm === null
         ? []
@@ -223,6 +233,10 @@ function run({ kind, readings: given, sigma: errors }: z.output<typeof shape>): 
     ),
   };
 }
+
+/** Whether the best standard was met by the inside of its bare shell. */
+const readInside = (read: Reading[], best: Standard) =>
+  read.some((reading) => sitting(reading, best.expects[reading.field.field]!).inside === true);
 
 function removalOf(verdict: Match['verdict'], possible: Standard[]): string[] {
   if (verdict === 'unknown') return ['Unknown: identify it before anyone heaves.'];
@@ -251,17 +265,17 @@ function warningsOf(verdict: Match['verdict'], possible: Standard[]): string[] {
 
 function reasonsOf(
   verdict: Match['verdict'],
-  best: { standard: Standard; probability: number },
+  best: { names: string[]; share: number },
   remaining: number,
   far: { reading: Reading } | undefined,
 ): string[] {
-  const share = `${Math.round(best.probability * 1000) / 10} % by these readings`;
+  const share = `${Math.round(best.share * 1000) / 10} % by these readings`;
+  const leads = best.names.join(' or ');
   if (verdict === 'unknown')
-    return [
-      `Even the nearest, ${best.standard.name}, is over four standard errors off in its ${far!.reading.field.label}.`,
-    ];
-  if (verdict === 'identified') return [`${best.standard.name}: ${share}.`];
-  return [`${remaining} remain possible; ${best.standard.name} leads with ${share}.`];
+    return [`Even the nearest, ${leads}, is over four standard errors off in its ${far!.reading.field.label}.`];
+  if (verdict === 'identified')
+    return [best.names.length > 1 ? `${leads}, which interchange: ${share}.` : `${leads}: ${share}.`];
+  return [`${remaining} remain possible; ${leads} leads with ${share}.`];
 }
 
 export const identifyMatch = defineCalculator({

@@ -33,7 +33,7 @@ const across = (label: string, sigmaMm: number, how: string, field = 'diameterMm
 /** The readings of each kind in the order in which a hand takes them. */
 export const READINGS: Record<IdentifyKind, ReadingField[]> = {
   'bottom-bracket': [
-    across('diameter', 0.1, 'the cup over its thread, or the bore of a pressed shell'),
+    across('diameter', 0.1, 'the cup over its thread, or the bore of the bare shell'),
     PITCH,
     across('shell width', 0.3, 'the shell alone, face to face', 'shellWidthMm'),
     {
@@ -53,6 +53,7 @@ export const READINGS: Record<IdentifyKind, ReadingField[]> = {
     across('axle', 0.1, 'over the thread'),
     PITCH,
     across('over locknuts', 1, 'from locknut to locknut, outside', 'overLocknutMm'),
+    { field: 'axle', label: 'axle', words: ['solid', 'hollow'], how: 'look in at its end: is it bored through' },
   ],
   freewheel: [
     across('thread', 0.1, 'over the thread of the hub'),

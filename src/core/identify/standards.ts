@@ -10,8 +10,8 @@ import {
   wheelSizes,
 } from './data/tables';
 
-/** What a standard says of one reading: the sizes it is met in, a word, that it has none (no thread), or nothing known. */
-export type Expected = { sizes: number[] } | { word: string } | 'none' | 'unknown';
+/** What a standard says of one reading: the sizes it is met in (and those of its bare shell, measured inside), a word, that it has none (no thread), or nothing known. */
+export type Expected = { sizes: number[]; inside?: number[] } | { word: string } | 'none' | 'unknown';
 
 export interface Standard {
   id: string;
@@ -60,6 +60,16 @@ function standard(
 const pitch = (row: { pitchMm: number | null; tpi: number | null }): Expected =>
   row.pitchMm === null ? 'none' : { sizes: [row.tpi === null ? row.pitchMm : 25.4 / row.tpi] };
 
+/** Readings that choose a size of one standard and do not make another of it. */
+const SIZES_OF_ONE: Partial<Record<IdentifyKind, string[]>> = { 'bottom-bracket': ['shellWidthMm'] };
+
+/** Whether two standards are one answer: read alike but for their sizes, and out in the same way. */
+export function interchange(kind: IdentifyKind, a: Standard, b: Standard): boolean {
+  const read = ({ expects }: Standard) =>
+    JSON.stringify(Object.entries(expects).filter(([field]) => !SIZES_OF_ONE[kind]?.includes(field)));
+  return read(a) === read(b) && a.removal.join() === b.removal.join();
+}
+
 /** Refuses a table in which two names make one id, since records and links speak of ids. */
 export function unclashed(standards: Standard[]): Standard[] {
   const seen = new Map<string, string>();
@@ -69,6 +79,14 @@ export function unclashed(standards: Standard[]): Standard[] {
   }
   return standards;
 }
+
+/** Whether an axle of the table is bored through. */
+const BORE_OF: Record<string, 'solid' | 'hollow'> = {
+  solid: 'solid',
+  'heavy solid': 'solid',
+  'with flats': 'solid',
+  hollow: 'hollow',
+};
 
 const posts = (kind: IdentifyKind): Standard[] =>
   postsAndBars
@@ -89,7 +107,10 @@ export const STANDARDS_OF: Record<IdentifyKind, Standard[]> = {
       standard(
         row,
         {
-          diameterMm: sizes(row.boreOrMajorDiameterMm),
+          diameterMm: {
+            sizes: [row.boreOrMajorDiameterMm],
+            ...(row.minorDiameterHintMm !== null && { inside: [row.minorDiameterHintMm] }),
+          },
           pitchMm: pitch(row),
           shellWidthMm: sizes(...list(row.shellWidthsMm)),
           driveHand: word(row.driveHand),
@@ -126,7 +147,12 @@ export const STANDARDS_OF: Record<IdentifyKind, Standard[]> = {
     hubAxles.map((row) =>
       standard(
         row,
-        { diameterMm: sizes(row.diameterMm), pitchMm: pitch(row), overLocknutMm: sizes(...list(row.overLocknutMm)) },
+        {
+          diameterMm: sizes(row.diameterMm),
+          pitchMm: pitch(row),
+          overLocknutMm: sizes(...list(row.overLocknutMm)),
+          axle: word(BORE_OF[row.axle] ?? null),
+        },
         [],
         undefined,
         said(

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { parseTable } from '../table';
+import { stands, termsOf } from './search';
 import ballsJson from '../bearings/data/balls.json';
 import ballSetsJson from '../bearings/data/ballSets.json';
 import cartridgesJson from '../bearings/data/cartridges.json';
@@ -51,7 +52,11 @@ const TABLES: { id: string; label: string; rows: Record<string, Cell>[] }[] = (
 const MOST_ROWS = 60;
 
 const input = z.strictObject({
-  search: z.string().max(80).default('').describe('words, each of which must stand somewhere in the row'),
+  search: z
+    .string()
+    .max(80)
+    .default('')
+    .describe('words and sizes, each of which must stand in the row: 24 tpi, 3/16, 27.2, italian'),
   table: z.string().max(40).nullable().default(null),
 });
 
@@ -62,8 +67,9 @@ export interface FoundRow {
 }
 
 /**
- * Rows of the shipped tables in which every word of the search stands, at most sixty. Errors: none but a shape that does
- * not fit. Example: `{ search: 'italian 24' }` finds the Italian bottom bracket and freewheel.
+ * Rows of the shipped tables in which every word and every size of the search stands, at most sixty: words by their
+ * beginning, sizes by what they measure. Errors: none but a shape that does not fit.
+ * Example: `{ search: 'italian 24' }` finds the Italian bottom bracket and freewheel.
  */
 export const identifyTables = defineCalculator({
   id: 'identify.tables',
@@ -71,13 +77,10 @@ export const identifyTables = defineCalculator({
   example: { search: 'italian 24' },
   input,
   run({ search, table }): { rows: FoundRow[]; found: number; tables: { id: string; label: string; rows: number }[] } {
-    const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+    const terms = termsOf(search);
     const rows = TABLES.filter((each) => table === null || each.id === table).flatMap(({ id, label, rows: all }) =>
       all
-        .filter((cells) => {
-          const text = `${label} ${Object.values(cells).join(' ')}`.toLowerCase();
-          return words.every((word) => text.includes(word));
-        })
+        .filter((cells) => terms.every((term) => stands(term, label, cells)))
         .map((cells): FoundRow => ({
           table: id,
           label,

@@ -240,7 +240,7 @@ export interface RoundScore {
 /**
  * The score of a round, of 100: sixty for where it stands as it is ridden (the tightest spot of the turn between where play
  * ends and where it begins to drag; three and a half points lost for each degree off), twenty for few trials, twenty for
- * tracks without marks. Example: in the band, at par, unharmed → 100.
+ * tracks without marks, none where it marks them as it is ridden. Example: in the band, at par, unharmed → 100.
  */
 export function scoreRound(hub: HiddenHub, state: HubState): RoundScore {
   const ridden = { ...state, clamped: hub.level.squeezeDeg > 0 };
@@ -248,15 +248,17 @@ export function scoreRound(hub: HiddenHub, state: HubState): RoundScore {
   const offDeg = tightest < 0 ? tightest : Math.max(0, tightest - hub.level.smoothDeg);
   const result = state.locked ? Math.max(0, 60 - 3.5 * Math.abs(offDeg)) : 0;
   const trials = Math.max(0, 20 - 4 * Math.max(0, state.trials - hub.level.parTrials));
-  const unharmed = Math.max(0, 20 - state.harm);
+  // As it is ridden it marks them from now on, whatever it did on the way.
+  const marks = offDeg > 0 && harmAt(hub, tightest) > 0;
+  const unharmed = marks ? 0 : Math.max(0, 20 - state.harm);
   const where = !state.locked
     ? 'It is not locked: the first kilometre undoes it.'
     : offDeg === 0
       ? 'Smooth as it is ridden, without play.'
       : offDeg < 0
         ? `${Math.round(-offDeg)}° too loose as it is ridden: it hammers.`
-        : `${Math.round(offDeg)}° too tight as it is ridden: it marks the tracks.`;
-  const harmed = state.harm >= 1 ? ' On the way the tracks were marked.' : '';
+        : `${Math.round(offDeg)}° too tight as it is ridden: it ${marks ? 'marks the tracks' : 'drags, and does not mark yet'}.`;
+  const harmed = !marks && state.harm >= 1 ? ' On the way the tracks were marked.' : '';
   return {
     total: Math.round(result + (state.locked ? trials + unharmed : 0)),
     result: Math.round(result),
