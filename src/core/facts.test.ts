@@ -757,12 +757,8 @@ describe('the practice room', () => {
 
 test('every row of every table says where it comes from', () => {
   for (const { csv } of TABLES)
-    for (const [n, row] of readTable({ csv, json: '' }).entries())
-      expect([csv, n + 2, String((row as { source?: unknown }).source ?? '').trim().length > 3]).toEqual([
-        csv,
-        n + 2,
-        true,
-      ]);
+    for (const [n, { source }] of readTable({ csv, json: '' }).entries())
+      if (typeof source !== 'string' || source.trim().length < 4) throw new Error(`${csv}, line ${n + 2}: no source`);
 });
 
 test('the normal distribution has the coefficients that it is credited with: Abramowitz and Stegun 26.2.17', () => {
