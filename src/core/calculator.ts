@@ -99,18 +99,16 @@ export function rowRule<Schema extends z.ZodType>(
   schema: Schema,
   faults: (value: z.output<Schema>) => { path: (string | number)[]; message: string }[],
 ): Schema {
-  const check = z.core._check(
-    (payload) => {
-      try {
-        for (const { path, message } of faults(payload.value as z.output<Schema>))
-          payload.issues.push({ code: 'custom', input: payload.value, path, message });
-      } catch {
-        // A wrongly typed neighbour has its own error.
-      }
-    },
-    { when: () => true },
-  );
-  return schema.check(check);
+  const check = (payload: z.core.ParsePayload) => {
+    try {
+      for (const { path, message } of faults(payload.value as z.output<Schema>))
+        payload.issues.push({ code: 'custom', input: payload.value, path, message });
+    } catch {
+      // A wrongly typed neighbour has its own error.
+    }
+  };
+  // As the library makes one of a function, and tried whatever else is wrong; its own maker would bring all of its languages.
+  return schema.check({ _zod: { check, def: { check: 'custom', when: () => true }, onattach: [] } } as never);
 }
 
 /** Zod's issues as dot-joined paths with sentences for a mechanic. */

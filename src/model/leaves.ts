@@ -180,6 +180,8 @@ function putRow(rows: Draft<Row>[], id: string, value: unknown): void {
 }
 
 function putField(object: Any, field: string, value: unknown): void {
+  // No row of a record is called that: parsing drops it, and writing it would change what the object is.
+  if (field === '__proto__') return;
   if (value === undefined) delete object[field];
   else object[field] = value;
 }
