@@ -108,7 +108,7 @@ export function rowRule<Schema extends z.ZodType>(
     }
   };
   // As the library makes one of a function, and tried whatever else is wrong; its own maker would bring all of its languages.
-  return schema.check({ _zod: { check, def: { check: 'custom', when: () => true }, onattach: [] } } as never);
+  return schema.check({ _zod: { check, def: { check: 'custom', when: () => true }, onattach: [] } });
 }
 
 /** Zod's issues as dot-joined paths with sentences for a mechanic. */

@@ -11,10 +11,11 @@ import { TopBar } from '../bike/TopBar';
 import { useNow } from '../workshop/useNow';
 import { useSettings, useWorkshop, useWorkshopName, useWorkshopState } from '../workshop/WorkshopProvider';
 import { AddBicycle } from './AddBicycle';
-import { EmptyFloor } from './EmptyFloor';
 import { FloorRow } from './FloorRow';
 
 // A floor with few bicycles needs no tools; they come after the list is drawn.
+// Seen once, on the first day.
+const EmptyFloor = dynamic(() => import('./EmptyFloor').then((module) => module.EmptyFloor), { ssr: false });
 const FloorTools = dynamic(() => import('./FloorTools').then((module) => module.FloorTools), { ssr: false });
 
 const A_SCREENFUL = 12;
