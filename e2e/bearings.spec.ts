@@ -101,7 +101,7 @@ test('a rear hub, from its feel before to its feel after, and when it is due aga
     ['6', 'Smooth'],
     ['9', 'Smooth'],
   ] as const)
-    await group(page, `Valve or mark at ${point} o'clock`).getByRole('button', { name: feel }).click();
+    await group(page, `Valve at ${point} o'clock`).getByRole('button', { name: feel }).click();
   await expect(page.getByText(/a little play elsewhere/)).toBeVisible();
   await openPart(page, /^After/);
   await note(page, 'last', 'Light rumble', 'No play');

@@ -31,7 +31,7 @@ test('a job by a foot switch: Space goes on, a count is waited for, a crash lose
   const later = await context.newPage();
   await later.goto('/bench?id=green-tourer');
   await expect(title(later, 'Lift the left balls out and count them')).toBeVisible();
-  await expect(later.getByRole('group', { name: 'out, left' })).toContainText('9');
+  await expect(later.getByLabel('out, left: how many')).toHaveValue('9');
   await later.keyboard.press('Space');
   await later.keyboard.press('Space');
   for (let i = 0; i < 9; i++) await later.keyboard.press('+');

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { openDemo, placeRow, read, reload, toStage } from './bench';
+import { openDemo, placeRow, read, reckoned, reload, toStage } from './bench';
 
 test.describe('a phone at the door, one thumb', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
@@ -14,6 +14,7 @@ test.describe('a phone at the door, one thumb', () => {
     const hold = page.getByRole('button', { name: 'Hold to see the figures' });
     const ceiling = page.getByText('the most to pay').locator('xpath=preceding-sibling::*');
     const held = async () => {
+      await reckoned(page);
       await hold.scrollIntoViewIfNeeded();
       const box = (await hold.boundingBox())!;
       await page.mouse.move(box.x + 40, box.y + 20);

@@ -45,7 +45,7 @@ export function Buy({ bicycle, send }: StageProps) {
         </Section>
       )}
       {shown === 'lead' && <Lead bicycle={bicycle} send={send} found={reckoning.output} />}
-      {shown === 'door' && <Door bicycle={bicycle} send={send} found={reckoning.output} />}
+      {shown === 'door' && <Door bicycle={bicycle} send={send} found={reckoning.output} stale={reckoning.pending} />}
       {shown === 'figures' && <Figures bicycle={bicycle} send={send} reckoning={reckoning} />}
       {shown === 'age' && <AgeAndFit bicycle={bicycle} send={send} />}
       {shown !== 'door' && <PurposeSection bicycle={bicycle} send={send} />}

@@ -167,7 +167,12 @@ function Figures({ found, asking, currency }: { found: BuyAppraisal | null; aski
 }
 
 /** The door check: one thumb, standing, with the seller beside. */
-export function Door({ bicycle, send, found }: StageProps & { found: BuyAppraisal | null }) {
+export function Door({
+  bicycle,
+  send,
+  found,
+  stale,
+}: StageProps & { found: BuyAppraisal | null; /** What was tapped last is not in the figures yet. */ stale: boolean }) {
   const { currency } = useSettings();
   const [alone, setAlone] = useState(false);
   const [showing, setShowing] = useState(false);
@@ -230,6 +235,7 @@ export function Door({ bicycle, send, found }: StageProps & { found: BuyAppraisa
           label="Nobody stands beside me: keep the figures shown"
         />
         <Box
+          aria-busy={stale}
           sx={{
             position: 'sticky',
             bottom: { xs: 62, md: -64 },
@@ -244,7 +250,9 @@ export function Door({ bicycle, send, found }: StageProps & { found: BuyAppraisa
           }}
         >
           <HeldMoney label={alone ? 'Figures' : 'Hold to see the figures'} pinned={alone}>
-            <Figures found={found} asking={asking} currency={currency} />
+            <Box sx={{ opacity: stale ? 0.55 : 1, transition: 'opacity 120ms' }}>
+              <Figures found={found} asking={asking} currency={currency} />
+            </Box>
             <Box sx={{ mt: 1.25, borderLeft: '3px solid', borderColor: 'text.primary', pl: 1.5, fontWeight: 560 }}>
               {deal.sentence}
             </Box>
