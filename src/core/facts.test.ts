@@ -15,6 +15,7 @@ import { practiceLevels } from './practice/levels';
 import { freshState, hiddenHub, scoreRound } from './practice/hub';
 import { normalCdf } from './numbers';
 import { readTable, TABLES } from '../../scripts/tables';
+import { stripTrays } from './strip/trays';
 import { rebuildBolts } from './rebuild/bolts';
 import { places, stateOf } from './vocabulary/vocabulary';
 import { bearingsAdjustCone } from './bearings/adjustCone';
@@ -770,4 +771,91 @@ test('the normal distribution has the coefficients that it is credited with: Abr
     [4, 0.999968329],
   ] as const;
   for (const [z, share] of known) expect(Math.abs(normalCdf(z) - share)).toBeLessThan(7.5e-8 + 1e-9);
+});
+
+describe('every kind of bicycle that the record can describe', () => {
+  const shape = bicycleKind.shape;
+  const kinds = fc.record({
+    frame: fc.constantFrom(...FRAMES),
+    frameMaterial: fc.constantFrom(...shape.frameMaterial.def.innerType.options),
+    bars: fc.constantFrom(...shape.bars.def.innerType.options),
+    stem: fc.constantFrom(...shape.stem.def.innerType.options),
+    gears: fc.constantFrom(...GEARS),
+    brakes: fc.constantFrom(...BRAKES),
+    chain: fc.constantFrom(...shape.chain.def.innerType.options),
+    cranks: fc.constantFrom(...shape.cranks.def.innerType.options),
+    wheels: fc.constantFrom(...shape.wheels.def.innerType.options),
+    fork: fc.constantFrom(...shape.fork.def.innerType.options),
+    rack: fc.boolean(),
+    mudguards: fc.boolean(),
+    electric: fc.boolean(),
+  });
+  const RIM = ['caliper', 'cantilever', 'direct-pull'];
+
+  test('has trays for what it has: one a place, and none of another gear, brake, crank or headset', () => {
+    fc.assert(
+      fc.property(kinds, (kind) => {
+        const { trays } = ask(stripTrays, { kind });
+        const at = new Map(trays.map(({ place, id }) => [place, id]));
+        expect(at.size).toBe(trays.length);
+        const has = (id: string) => trays.some((tray) => tray.id === id);
+        expect(has('derailleur-rear')).toBe(kind.gears === 'derailleur');
+        expect(has('hub-rear-coaster')).toBe(kind.gears === 'coaster');
+        expect(has('disc-brake')).toBe(kind.brakes === 'disc');
+        expect(has('brake-cantilever')).toBe(['cantilever', 'direct-pull'].includes(kind.brakes));
+        expect(has('cranks-cottered')).toBe(kind.cranks === 'cottered');
+        expect(has('cranks-one-piece')).toBe(kind.cranks === 'one-piece');
+        expect(has('stem-quill')).toBe(kind.stem === 'quill');
+        expect(at.get('headset')).toMatch(kind.stem === 'quill' ? /^headset-threaded/ : /^headset-threadless/);
+      }),
+      { numRuns: runs(400) },
+    );
+  });
+
+  test('is asked for what it has: no track without a rim brake, no disc without one, no derailleur without gears of that sort', () => {
+    fc.assert(
+      fc.property(kinds, (kind) => {
+        const ids = new Set(checksFor(bicycleKind.parse(kind)).map(({ id }) => id));
+        const rimFront = RIM.includes(kind.brakes) || kind.brakes === 'back-pedal';
+        expect(ids.has('braking-front')).toBe(rimFront);
+        expect(ids.has('braking-rear')).toBe(RIM.includes(kind.brakes));
+        for (const end of ['front', 'rear']) expect(ids.has(`disc-${end}`)).toBe(kind.brakes === 'disc');
+        expect(ids.has('pads-rear')).toBe(RIM.includes(kind.brakes) || kind.brakes === 'disc');
+        expect(ids.has('hanger')).toBe(kind.gears === 'derailleur');
+        expect(ids.has('coaster-arm')).toBe(kind.gears === 'coaster');
+        expect(ids.has('crank-plate')).toBe(kind.cranks === 'pinch-bolt');
+        expect(ids.has('fork-holding')).toBe(kind.fork === 'suspension');
+        expect(ids.has('battery')).toBe(kind.electric);
+      }),
+      { numRuns: runs(400) },
+    );
+  });
+
+  test('every job that its findings call for is at a place that it has, and of its own brakes and cranks', () => {
+    fc.assert(
+      fc.property(kinds, fc.constantFrom('rideable', 'preserve', 'period', 'modernise'), (kind, brief) => {
+        const parsed = bicycleKind.parse(kind);
+        const found = checksFor(parsed).flatMap((check) =>
+          check.kind === 'outcome'
+            ? outcomesFor(check, parsed).map((outcome) => ({ check, verdict: outcome.state, outcome: outcome.id }))
+            : [],
+        );
+        const findings = found.slice(0, 400).map(({ check, verdict, outcome }) => ({
+          check: check.id,
+          label: check.label,
+          place: check.place,
+          verdict,
+          outcome,
+          reasons: [],
+        }));
+        const { jobs } = ask(decideJobs, { brief, kind, findings });
+        const titles = jobs.map(({ title }) => title).join(' · ');
+        for (const job of jobs) expect(places.some(({ id }) => id === job.place)).toBe(true);
+        if (kind.brakes !== 'disc') expect(titles).not.toMatch(/brake disc|hose|bleed/i);
+        if (kind.gears !== 'derailleur') expect(titles).not.toMatch(/derailleur|hanger/i);
+        if (kind.cranks !== 'cottered') expect(titles).not.toMatch(/cotter/i);
+      }),
+      { numRuns: runs(150) },
+    );
+  });
 });

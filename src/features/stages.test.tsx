@@ -269,6 +269,22 @@ describe('Rebuild', () => {
     expect(record().signatures).toMatchObject([{ how: 'feel', holdTest: true, by: 'Ada' }]);
     expect(stem).toHaveTextContent('its hold tried, Ada');
   });
+
+  test('a size that differs is chosen at its bolt and brings its figure', async () => {
+    const { record } = await drawStage(Rebuild);
+    const clamp = (await screen.findByText(/Handlebar clamp bolt/)).closest('li')!;
+    expect(clamp).toHaveTextContent('10–12');
+    await userEvent.click(within(clamp).getByRole('combobox'));
+    await userEvent.click(await screen.findByRole('option', { name: 'M8' }));
+    expect(record().boltSizes).toEqual({ 'stem-clamp-quill': 'M8' });
+    await waitFor(() => expect(clamp).toHaveTextContent('17–20'));
+  });
+
+  test('what was found in a tray changes which bolts there are', async () => {
+    await drawStage(Rebuild, [{ type: 'chooseAssembly', place: 'bottom-bracket', assembly: 'bb-cartridge' }]);
+    expect(await screen.findByText(/Bottom bracket, drive side/)).toBeInTheDocument();
+    expect(screen.queryByText(/Bottom bracket lockring/)).toBeNull();
+  });
 });
 
 describe('Prove', () => {

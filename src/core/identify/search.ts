@@ -10,9 +10,19 @@ const NUMBER = /^(\d+(?:[.,]\d+)?|\d+\/\d+)(mm|in|"|tpi)?$/;
 const NUMBERS_IN = /(\d+)\s+(\d+)\/(\d+)|(\d+)\/(\d+)|\d+(?:\.\d+)?/g;
 /** What parts one word from the next. */
 const NO_WORD = /[^\p{L}\d.]+/u;
-const UNITS: Record<string, Unit> = { mm: 'mm', in: 'in', '"': 'in', inch: 'in', tpi: 'tpi' };
+const UNITS = new Map<string, Unit>([
+  ['mm', 'mm'],
+  ['in', 'in'],
+  ['"', 'in'],
+  ['inch', 'in'],
+  ['tpi', 'tpi'],
+]);
 /** What people call things that the tables name otherwise. */
-const SAME: Record<string, string[]> = { bb: ['bottom'], seatpost: ['post'], hubgear: ['gear'], freehub: ['freehub'] };
+const SAME = new Map([
+  ['bb', 'bottom'],
+  ['seatpost', 'post'],
+  ['hubgear', 'gear'],
+]);
 /** A fraction is exact; it is met in millimetres rounded to hundredths. */
 const FRACTION_WITHIN = 0.0005;
 
@@ -55,8 +65,9 @@ export function termsOf(search: string): Term[] {
       size.within = FRACTION_WITHIN;
       i++;
     }
-    const unit = UNITS[found[2] ?? ''] ?? UNITS[parts[i + 1] ?? ''] ?? null;
-    if (unit && !found[2] && UNITS[parts[i + 1] ?? '']) i++;
+    const after = UNITS.get(parts[i + 1] ?? '');
+    const unit = UNITS.get(found[2] ?? '') ?? after ?? null;
+    if (!found[2] && after) i++;
     terms.push({ ...size, unit });
   }
   return terms;
@@ -82,7 +93,9 @@ export function stands(term: Term, label: string, cells: Cells): boolean {
   const told = Object.entries(cells).filter((each): each is [string, string | number] => each[1] !== null);
   if ('word' in term) {
     const words = `${label} ${told.map(([, cell]) => cell).join(' ')}`.toLowerCase().split(NO_WORD);
-    return [term.word, ...(SAME[term.word] ?? [])].some((wanted) => words.some((word) => word.startsWith(wanted)));
+    return [term.word, SAME.get(term.word) ?? term.word].some((wanted) =>
+      words.some((word) => word.startsWith(wanted)),
+    );
   }
   return told.some(([key, cell]) => {
     if (key === 'source' || key === 'confidence') return false;

@@ -46,7 +46,7 @@ describe('the trays', () => {
     expect(screen.queryByText(/What happened/)).toBeNull();
   });
 
-  test('balls are counted before their step is done, by tap or by weight', async () => {
+  test('balls are counted before their step is done, by tap, typed at once, or by weight', async () => {
     openTray('hub.rear');
     const { record } = await drawStage(
       Strip,
@@ -55,6 +55,14 @@ describe('the trays', () => {
     expect(await screen.findByRole('button', { name: 'Done, next step' })).toBeDisabled();
     await userEvent.click(button('out, left side: one more'));
     expect(record().trays[0]!.balls.left?.out).toBe(1);
+    const typed = screen.getByRole('textbox', { name: 'out, left side: how many' });
+    await userEvent.clear(typed);
+    await userEvent.type(typed, '8{Enter}');
+    expect(record().trays[0]!.balls.left?.out).toBe(8);
+    // What is no count leaves the one that stands.
+    await userEvent.clear(typed);
+    await userEvent.type(typed, '8.5{Enter}');
+    expect(record().trays[0]!.balls.left?.out).toBe(8);
     await userEvent.click(button('Weigh them'));
     const scale = screen.getByRole('textbox', { name: /All of 1\/4 in, clean/ });
     await userEvent.type(scale, '9.4{Enter}');
