@@ -29,18 +29,18 @@ const FOLLOWED_TO = 0.2;
 /** What straying towards that end costs, so that nothing drops out at a blow. */
 const STRAY_COST = 0.03;
 /** Trials by which two turns, or two ways of feeling, differ and are still nearly as good as one another. */
-const TURNS_ALIKE = 0.03;
+const TURNS_ALIKE = 0.02;
 const WAYS_ALIKE = 0.04;
 /** What a degree the school's way is worth: enough to settle a tie. */
 const LEANING = 0.0003;
 /** How many trials a turn has to save over feeling it again, to be told at all and to be told whole. */
-const TURN_FROM = -0.2;
-const TURN_WHOLLY = 0.4;
+const TURN_FROM = -0.3;
+const TURN_WHOLLY = 0.5;
 /** The least turn that is told, and how small one may be beside not turning at all before it is none. */
 const LEAST_TURN_DEG = 1;
 const SNAP_DEG = 3;
 /** Being sure enough to stop is planned for as a slope, or a hair's breadth in a figure would turn the whole plan. */
-const SURE_SLOPE = 0.2;
+const SURE_SLOPE = 0.1;
 /** A feel so unlikely is not followed; it counts as a missed finish. */
 const UNLIKELY = 2e-3;
 const SMOOTH = FEELS.indexOf('smooth');
