@@ -38,7 +38,7 @@ import { stripStuck } from './strip/stuck';
 import { stripTurn } from './strip/turn';
 import { isSwapped } from './bearings/cartridgeSize';
 import { benchRows } from './bearings/data/benches';
-import { USUAL_ROWS } from './inspect/questions';
+import { runoutOf, USUAL_ROWS } from './inspect/questions';
 import { stuckSteps } from './strip/data/stuckSteps';
 
 /** These are facts of the trade, asked as any program would ask. */
@@ -679,6 +679,11 @@ describe('steps and checks that belong where they stand', () => {
         // What was once put down is still told.
         expect(outcomesFor(check, kind, 'hose').some(({ id }) => id === 'hose')).toBe(true);
       }
+  });
+
+  test('a rim that no brake works on is not held as close: the rear one of a back-pedal brake', () => {
+    const runout = (place: string) => runoutOf({ kind: 'runout-rim', place }, { brakes: 'back-pedal' });
+    expect([runout('rim.front'), runout('rim.rear')]).toEqual(['rim-braked', 'rim-free']);
   });
 
   test('no ring bolts are looked for at one-piece cranks, no pads at a drum', () => {

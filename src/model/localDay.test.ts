@@ -18,6 +18,7 @@ test('in Berlin it is tomorrow at half past midnight, in New York still today in
   expect([berlin.today, newYork.today]).toEqual(['2026-06-02', '2026-06-02']);
   // A day that was put down is that day everywhere, and what is due in days is counted on the wall.
   expect(berlin.bare).toBe(newYork.bare);
-  expect(berlin.bare).toMatch(/2/);
+  expect(berlin.bare).toBe('2 June 2026');
+  expect(berlin.due.length).toBeGreaterThan(0);
   expect(berlin.due).toEqual(newYork.due);
 });

@@ -1,4 +1,4 @@
-import { SPEEDS_OF_CHAIN, type BicycleKind } from '../bicycle';
+import { isRimBraked, SPEEDS_OF_CHAIN, type BicycleKind } from '../bicycle';
 import type { Check } from './checks';
 import type { Evidence } from './evidence';
 import { gaugeRadiusMm } from './gaugeRadius';
@@ -32,10 +32,10 @@ export function rimPlayQuestion(place: string, movementMm: number, kind: Pick<Bi
 }
 
 /** What runs out at a check: a rim is held closer where a brake works on it. */
-export function runoutOf(check: Pick<Check, 'kind'>, kind: Pick<BicycleKind, 'brakes'>) {
+export function runoutOf(check: Pick<Check, 'kind' | 'place'>, kind: Pick<BicycleKind, 'brakes'>) {
   if (check.kind === 'runout-disc') return 'disc';
   if (check.kind === 'runout-ring') return 'chainring';
-  return kind.brakes === 'disc' || kind.brakes === 'drum' ? 'rim-free' : 'rim-braked';
+  return isRimBraked(kind, check.place) ? 'rim-braked' : 'rim-free';
 }
 
 /** Squeezed in turn, pairs are of the left and the right side by turns. */
