@@ -7,7 +7,8 @@ import { commandWords } from '../tests/frozenCommands';
 import { demoWorkshop } from '../src/model/demoWorkshop';
 import { applyCommand, command as anyCommand, type Envelope } from '../src/model/commands';
 import { workshopJsonSchema } from '../src/model/exchange/bundle';
-import { stockItem, SCHEMA_VERSION } from '../src/model/record';
+import { SCHEMA_VERSION } from '../src/model/record';
+import { stockItem } from '../src/model/stock/item';
 import { packBicycles } from '../src/store/archive/pack';
 
 const AT = '2026-11-25T10:00:00.000Z';

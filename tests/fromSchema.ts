@@ -55,7 +55,7 @@ function numbers(checks: Check[]): fc.Arbitrary<number> {
   );
 }
 
-function texts(definition: Definition): fc.Arbitrary<string> {
+function texts(definition: Definition, ids?: readonly string[]): fc.Arbitrary<string> {
   const checks = checksOf(definition);
   const format = definition.format ?? checks.find(({ check }) => check === 'string_format')?.format;
   const moment = fc.integer({ min: 0, max: 1e9 }).map((s) => new Date(Date.UTC(2020, 0, 1) + s * 1000).toISOString());
@@ -65,15 +65,16 @@ function texts(definition: Definition): fc.Arbitrary<string> {
   if (pattern) return fc.stringMatching(new RegExp(pattern.source.replace(/\[\^\\n\]\{1,90\}/, '[a-z]{1,9}')));
   const [min] = checks.filter(({ check }) => check === 'min_length').map(({ minimum }) => minimum!);
   const [max] = checks.filter(({ check }) => check === 'max_length').map(({ maximum }) => maximum!);
+  if (ids && min === 1 && max === 64) return fc.constantFrom(...ids);
   const plain = fc.string({ minLength: min ?? 0, maxLength: Math.min(max ?? 12, 12) });
   const awkward = AWKWARD.filter((word) => word.length >= (min ?? 0) && word.length <= (max ?? 99));
   return awkward.length > 0 ? fc.oneof({ weight: 4, arbitrary: plain }, fc.constantFrom(...awkward)) : plain;
 }
 
-function objects(shape: Record<string, z.core.$ZodType>, rows: Rows): fc.Arbitrary<unknown> {
+function objects(shape: Record<string, z.core.$ZodType>, rows: Rows, ids?: readonly string[]): fc.Arbitrary<unknown> {
   const optional = (schema: z.core.$ZodType) => ['optional', 'default', 'prefault'].includes(definitionOf(schema).type);
   const made = fc.record(
-    Object.fromEntries(Object.entries(shape).map(([key, schema]) => [key, fromSchema(schema, rows)])),
+    Object.fromEntries(Object.entries(shape).map(([key, schema]) => [key, fromSchema(schema, rows, ids)])),
     {
       requiredKeys: Object.keys(shape).filter((key) => !optional(shape[key]!)),
     },
@@ -90,31 +91,36 @@ function objects(shape: Record<string, z.core.$ZodType>, rows: Rows): fc.Arbitra
 /**
  * Values that a schema takes, made from the schema itself: the ends of every range, names that every object is born with, a
  * field left out where it may be. Rules that span several fields are not known here; what breaks one is refused in words.
+ * `ids` are the names that rows and places bear, where they are to meet.
  */
-export function fromSchema(schema: z.core.$ZodType, rows: Rows = 'few'): fc.Arbitrary<unknown> {
+export function fromSchema(
+  schema: z.core.$ZodType,
+  rows: Rows = 'few',
+  ids?: readonly string[],
+): fc.Arbitrary<unknown> {
   const definition = definitionOf(schema);
-  const inner = () => fromSchema(definition.innerType!, rows);
+  const inner = () => fromSchema(definition.innerType!, rows, ids);
   switch (definition.type) {
     case 'object':
-      return objects(definition.shape!, rows);
+      return objects(definition.shape!, rows, ids);
     case 'array': {
       const bound = (name: string, key: 'minimum' | 'maximum') =>
         checksOf(definition).find(({ check }) => check === name)?.[key];
       const least = bound('min_length', 'minimum') ?? 0;
       const most = bound('max_length', 'maximum') ?? MANY_ROWS;
       const few = { minLength: least, maxLength: Math.max(least, Math.min(most, least + FEW_ROWS)) };
-      const each = fromSchema(definition.element!, rows);
+      const each = fromSchema(definition.element!, rows, ids);
       // Not left to chance: the generator is shy of long lists.
       return rows === 'few' ? fc.array(each, few) : fc.array(each, { minLength: most, maxLength: most, size: 'max' });
     }
     case 'record':
       return fc
-        .array(fc.tuple(fromSchema(definition.keyType!, rows), fromSchema(definition.valueType!, rows)), {
+        .array(fc.tuple(fromSchema(definition.keyType!, rows, ids), fromSchema(definition.valueType!, rows, ids)), {
           maxLength: FEW_ROWS,
         })
         .map((pairs) => Object.fromEntries(pairs as [string, unknown][]));
     case 'string':
-      return texts(definition);
+      return texts(definition, ids);
     case 'number':
       return numbers(checksOf(definition));
     case 'boolean':
@@ -130,7 +136,7 @@ export function fromSchema(schema: z.core.$ZodType, rows: Rows = 'few'): fc.Arbi
     case 'prefault':
       return inner();
     case 'union':
-      return fc.oneof(...definition.options!.map((option) => fromSchema(option, rows)));
+      return fc.oneof(...definition.options!.map((option) => fromSchema(option, rows, ids)));
     case 'unknown':
       return fc.jsonValue({ maxDepth: 1 });
     default:

@@ -1,5 +1,6 @@
 import { deflateSync, strToU8 } from 'fflate';
-import { newBicycle, USUAL_SETTINGS } from '@/model/fresh';
+import { newBicycle } from '@/model/fresh';
+import { USUAL_SETTINGS } from '@/model/settings/usual';
 import { SCHEMA_VERSION, type Bicycle } from '@/model/record';
 import { crc32 } from '@/store/archive/crc32';
 

@@ -2,7 +2,8 @@ import { checkById, checksFor } from '@/core/inspect/checks';
 import type { LookOver } from '@/core/inspect/lookOver';
 import { proofsFor } from '@/core/prove/proofs';
 import type { StateId } from '@/core/vocabulary/vocabulary';
-import type { Bicycle, Observation } from '@/model/record';
+import type { Observation } from '@/model/inspect/part';
+import type { Bicycle } from '@/model/record';
 import { asked, boltsOf } from './wholeBicycle';
 
 const ms = (at: string) => Date.parse(at);

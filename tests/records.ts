@@ -1,6 +1,7 @@
 import { applyCommand, type Command } from '@/model/commands';
 import { newBicycle } from '@/model/fresh';
-import type { Bicycle, StockItem } from '@/model/record';
+import type { Bicycle } from '@/model/record';
+import type { StockItem } from '@/model/stock/item';
 
 export const AT = '2026-11-25T10:00:00.000Z';
 

@@ -10,10 +10,13 @@ import type { ReadyAsked } from '@/core/prove/readyInput';
 import type { BicycleKind } from '@/core/bicycle';
 import type { Bolt } from '@/core/rebuild/bolts';
 import { applyCommand, type Command } from '@/model/commands';
-import { newBicycle, USUAL_SETTINGS } from '@/model/fresh';
-import { readyQuestion, type Reckoned } from '@/model/readyQuestion';
-import type { Bicycle, WorkshopSettings } from '@/model/record';
-import { complaintsInput, jobsInput, lookOverInput } from '@/model/selectors';
+import { newBicycle } from '@/model/fresh';
+import { USUAL_SETTINGS } from '@/model/settings/usual';
+import { readyQuestion, type Reckoned } from '@/model/prove/readyQuestion';
+import type { Bicycle } from '@/model/record';
+import type { WorkshopSettings } from '@/model/settings/settings';
+import { jobsInput } from '@/model/decide/questions';
+import { complaintsInput, lookOverInput } from '@/model/inspect/questions';
 
 export function asked<Output>(id: string, input: unknown): Output {
   const result = reckon(id, JSON.parse(JSON.stringify(input)));

@@ -1,5 +1,5 @@
 import { act, fireEvent, screen } from '@testing-library/react';
-import type { Stage } from '@/model/record';
+import type { Stage } from '@/model/stages';
 import { drawStage } from '../../tests/stage';
 import { useBenchClock } from './bike/useBenchClock';
 import { WorkClock } from './bike/WorkClock';

@@ -1,7 +1,8 @@
 import { ThemeProvider } from '@mui/material/styles';
 import { act, render, screen, waitFor, within } from '@testing-library/react';
 import { userEvent } from '../../tests/user';
-import { newBicycle, USUAL_SETTINGS } from '@/model/fresh';
+import { newBicycle } from '@/model/fresh';
+import { USUAL_SETTINGS } from '@/model/settings/usual';
 import type { Bicycle } from '@/model/record';
 import { theme } from '@/ui/theme';
 import { memoryBrowser } from '../../tests/memoryBrowser';

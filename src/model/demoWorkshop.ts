@@ -1,6 +1,10 @@
 import { localDay } from './localDay';
-import { newBicycle, newTray, USUAL_SETTINGS } from './fresh';
-import type { Bicycle, StockItem, WorkshopSettings } from './record';
+import { newBicycle } from './fresh';
+import { USUAL_SETTINGS } from './settings/usual';
+import { newTray } from './strip/fresh';
+import type { Bicycle } from './record';
+import type { WorkshopSettings } from './settings/settings';
+import type { StockItem } from './stock/item';
 
 const HOUR_MS = 3_600_000;
 

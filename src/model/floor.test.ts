@@ -1,9 +1,9 @@
-import { applyCommand, type Command } from './commands';
-import { newBicycle, newTray } from './fresh';
+import { applyCommand, type Command, wordsFor } from './commands';
+import { newBicycle } from './fresh';
+import { newTray } from './strip/fresh';
 import { overlayFor } from './overlay';
 import type { Bicycle } from './record';
 import { floorRows, summaryOf, type FloorOrder, rowNext } from './summary';
-import { wordsFor } from './words';
 
 const AT = '2026-11-25T10:00:00.000Z';
 const NOW_MS = Date.parse(AT);

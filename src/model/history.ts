@@ -1,9 +1,8 @@
 import { z } from 'zod';
-import { isQuiet, type Command, type Envelope } from './commands';
-import { newTray } from './fresh';
+import { isQuiet, type Command, type Envelope, wordsFor } from './commands';
+import { newTray } from './strip/fresh';
 import { changedLeaves, isAppendOnly, leafValue, same, type LeafChange } from './leaves';
 import type { Bicycle } from './record';
-import { wordsFor } from './words';
 
 /** One change as it can be taken back: what it is called, and each leaf before and after. */
 export const historyRow = z.strictObject({

@@ -4,10 +4,10 @@ import { newBicycle } from './fresh';
 import { historyOf, stacks, withRow, amendment, type HistoryRow } from './history';
 import { changedLeaves, leavesOf, withLeaves } from './leaves';
 import { compareCopies, mergeBicycles, sameRecord } from './merge';
-import { newTray } from './fresh';
+import { newTray } from './strip/fresh';
 import { fromSchema } from '../../tests/fromSchema';
 import { overfull, refusedByBound } from './bounds';
-import { openBicycle } from './migrate';
+import { openBicycle } from './migrate/migrate';
 import { bicycleRecord, type Bicycle } from './record';
 
 const AT = '2026-11-25T10:00:00.000Z';

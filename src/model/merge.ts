@@ -1,5 +1,5 @@
 import { own } from '@/core/own';
-import { newTray } from './fresh';
+import { newTray } from './strip/fresh';
 import { leavesOf, same, withLeaves, type LeafKey } from './leaves';
 import type { Bicycle, Conflict } from './record';
 import { momentOf } from './stamps';

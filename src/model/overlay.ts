@@ -1,9 +1,10 @@
 import type { PlacedSign } from '@/core/drawing/svg';
 import type { SignId } from '@/core/drawing/signs';
 import { isBearing, stateRank, type StateId } from '@/core/vocabulary/vocabulary';
-import type { Bicycle, Stage } from './record';
-import { runningTimers } from './selectors';
-import { partsOff } from './trayParts';
+import type { Bicycle } from './record';
+import type { Stage } from './stages';
+import { runningTimers } from './clean/timers';
+import { partsOff } from './strip/trays';
 
 interface Seen {
   place: string;

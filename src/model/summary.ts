@@ -1,9 +1,16 @@
 import { z } from 'zod';
 import { bicycleKind, BRIEFS } from '@/core/bicycle';
 import { STATES } from '@/core/vocabulary/vocabulary';
-import { coneTrial, PURPOSES, STAGES, type Bicycle } from './record';
-import { WAYS_OUT } from './provingRows';
-import { nextThing, runningTimers, spent, taughtBy, workedMinutes } from './selectors';
+import { coneTrial } from './bearings/part';
+import { PURPOSES } from './bicycle/part';
+import type { Bicycle } from './record';
+import { STAGES } from './stages';
+import { WAYS_OUT } from './prove/part';
+import { taughtBy } from './buy/questions';
+import { runningTimers } from './clean/timers';
+import { spent } from './money/questions';
+import { nextThing } from './next';
+import { workedMinutes } from './work/hours';
 
 /** Raised whenever a summary is worked out differently, so that kept ones are made anew. */
 export const SUMMARY_RULES = 7;

@@ -1,8 +1,10 @@
 import { mergeBicycles } from '@/model/merge';
-import { openBicycle } from '@/model/migrate';
+import { openBicycle } from '@/model/migrate/migrate';
 import { same } from '@/model/leaves';
-import type { Bicycle, StockItem, WorkshopSettings } from '@/model/record';
-import { mergeSettings } from '@/model/settingLeaves';
+import type { Bicycle } from '@/model/record';
+import type { WorkshopSettings } from '@/model/settings/settings';
+import type { StockItem } from '@/model/stock/item';
+import { mergeSettings } from '@/model/settings/settingLeaves';
 import { summaryOf } from '@/model/summary';
 import { settingsIn } from './archive/preview';
 import { QUIET, type OnProgress } from './archive/progress';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { envelope, type Envelope } from '@/model/commands';
-import { stockItem } from '@/model/record';
+import { stockItem } from '@/model/stock/item';
 
 /** The part of localStorage that the journal uses. */
 export type JournalStorage = Pick<Storage, 'getItem' | 'setItem' | 'removeItem' | 'key' | 'length'>;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { historyRow, type HistoryRow } from '@/model/history';
-import { openBicycle } from '@/model/migrate';
+import { openBicycleLater } from '@/model/migrate/whenOlder';
 import { bicycleRecord, SCHEMA_VERSION, type Bicycle } from '@/model/record';
 import type { Database, StoredBicycle } from './database';
 
@@ -61,7 +61,7 @@ export function createRecords(database: Database): Records {
       if (stored === null) return { ok: false, why: 'absent', detail: '' };
       const same = proven.get(id);
       if (same && isSameWriting(stored.record, same.bicycle)) return { ok: true, ...same, old: null, known: true };
-      const opened = openBicycle(stored.record);
+      const opened = await openBicycleLater(stored.record);
       if (!opened.ok) return opened;
       const history = openHistory(stored.history);
       if (!opened.migrated) proven.set(id, { bicycle: opened.bicycle, history });
@@ -81,7 +81,7 @@ export function createRecords(database: Database): Records {
       await database.writeBicycle(bicycle.id, stored);
       proven.set(bicycle.id, { bicycle, history });
       if (old === null) return;
-      const again = openBicycle((await database.readBicycle(bicycle.id))?.record);
+      const again = await openBicycleLater((await database.readBicycle(bicycle.id))?.record);
       if (again.ok && !again.migrated) await database.removeSetting(aside);
     },
   };

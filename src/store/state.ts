@@ -1,6 +1,8 @@
 import type { StoreApi } from 'zustand/vanilla';
 import type { HistoryRow } from '@/model/history';
-import type { Bicycle, StockItem, WorkshopSettings } from '@/model/record';
+import type { Bicycle } from '@/model/record';
+import type { WorkshopSettings } from '@/model/settings/settings';
+import type { StockItem } from '@/model/stock/item';
 import type { Summary } from '@/model/summary';
 
 /** A file that was being taken in when the page died. */

@@ -1,4 +1,4 @@
-import { stockItem, type StockItem } from '@/model/record';
+import { stockItem, type StockItem } from '@/model/stock/item';
 import type { Database } from './database';
 
 /** The drawer as it is written; a row that cannot be read is left where it lies. */

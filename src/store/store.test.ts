@@ -1,11 +1,11 @@
 import { runs } from '../../tests/runs';
-import { SCHEMA_VERSION } from '@/model/record';
+import { SCHEMA_VERSION, type Bicycle } from '@/model/record';
 import fc from 'fast-check';
 import { applyCommand, type Command, type Envelope } from '@/model/commands';
-import { newBicycle, USUAL_SETTINGS } from '@/model/fresh';
-import { openBicycle } from '@/model/migrate';
-import { practised } from '@/model/practice';
-import type { Bicycle } from '@/model/record';
+import { newBicycle } from '@/model/fresh';
+import { USUAL_SETTINGS } from '@/model/settings/usual';
+import { openBicycle } from '@/model/migrate/migrate';
+import { practised } from '@/model/settings/practice';
 import { demoWorkshop } from '@/model/demoWorkshop';
 import { inDrawer } from '../../tests/records';
 import { memoryBrowser as browser } from '../../tests/memoryBrowser';

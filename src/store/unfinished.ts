@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { stockItem, type Bicycle } from '@/model/record';
+import type { Bicycle } from '@/model/record';
+import { stockItem } from '@/model/stock/item';
 import type { Database, StoredBicycle } from './database';
 import type { Unfinished } from './state';
 

@@ -1,10 +1,12 @@
 import { createStore } from 'zustand/vanilla';
 import type { Command } from '@/model/commands';
-import { USUAL_SETTINGS } from '@/model/fresh';
+import { USUAL_SETTINGS } from '@/model/settings/usual';
 import type { HistoryRow } from '@/model/history';
-import { openSettings } from '@/model/migrate';
-import { SCHEMA_VERSION, stockItem, type Bicycle, type StockItem, type WorkshopSettings } from '@/model/record';
-import { changedSettings } from '@/model/settingLeaves';
+import { openSettingsLater } from '@/model/migrate/whenOlder';
+import { SCHEMA_VERSION, type Bicycle } from '@/model/record';
+import type { WorkshopSettings } from '@/model/settings/settings';
+import { stockItem, type StockItem } from '@/model/stock/item';
+import { changedSettings } from '@/model/settings/settingLeaves';
 import { summary as summarySchema, summaryOf, type Summary } from '@/model/summary';
 import { attended } from './attended';
 import { CANNOT_BE_KEPT, createChanges, NOT_WRITTEN } from './changes';
@@ -169,7 +171,7 @@ export function createWorkshop(surroundings: Surroundings, patienceMs?: number):
   }
 
   async function readSettings(): Promise<void> {
-    const settings = openSettings(await database.readSetting('workshop'));
+    const settings = await openSettingsLater(await database.readSetting('workshop'));
     if (settings) store.setState({ settings });
   }
 
@@ -368,9 +370,9 @@ export function createWorkshop(surroundings: Surroundings, patienceMs?: number):
       try {
         await around.locked('settings', async () => {
           // What another tab has changed meanwhile stays.
-          const stored = openSettings(await database.readSetting('workshop')) ?? before;
+          const stored = (await openSettingsLater(await database.readSetting('workshop'))) ?? before;
           const next = changed(stored);
-          if (!openSettings(next)) throw new Error('settings that could not be opened again');
+          if (!(await openSettingsLater(next))) throw new Error('settings that could not be opened again');
           await database.writeSetting('workshop', next);
           store.setState({ settings: next });
         });

@@ -1,8 +1,11 @@
 import { bearingsBenches, type Benches } from '@/core/bearings/bench';
 import { answer } from '@/core/calculator';
 import { frontHub } from '@/core/strip/assembly';
-import { newBicycle, newTray, UNCOUNTED } from '@/model/fresh';
-import type { BenchTask, Bicycle } from '@/model/record';
+import { UNCOUNTED } from '@/model/bearings/fresh';
+import { newBicycle } from '@/model/fresh';
+import { newTray } from '@/model/strip/fresh';
+import type { Bicycle } from '@/model/record';
+import type { BenchTask } from '@/model/work/part';
 import { benchSteps, firstStep } from './steps';
 
 const AT = '2026-11-25T10:00:00.000Z';

@@ -8,10 +8,12 @@ import { ballRowOf, turnAt, type Assembly } from '@/core/strip/tray';
 import type { TurnInput } from '@/core/strip/turn';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Command } from '@/model/commands';
-import type { BenchTask, Bicycle } from '@/model/record';
-import { workedSteps } from '@/model/bearings';
-import { countsOf, latestObservations, signedBolts, trayFor } from '@/model/selectors';
-import { isSettled } from '@/model/trayParts';
+import type { Bicycle } from '@/model/record';
+import type { BenchTask } from '@/model/work/part';
+import { workedSteps, countsOf } from '@/model/bearings/questions';
+import { latestObservations } from '@/model/inspect/questions';
+import { signedBolts } from '@/model/rebuild/questions';
+import { trayFor, isSettled } from '@/model/strip/trays';
 
 /** One step as the bench shows it, whatever the job. */
 export interface BenchStep {

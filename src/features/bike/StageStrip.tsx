@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import { useEffect, useRef } from 'react';
-import { STAGES, type Stage } from '@/model/record';
+import { STAGES, type Stage } from '@/model/stages';
 import { onStageClick, stageHref } from './stageLink';
 import { STAGE_LABELS } from './stages';
 

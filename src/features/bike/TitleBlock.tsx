@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
 import type { LookOver } from '@/core/inspect/lookOver';
 import type { Bicycle } from '@/model/record';
-import { spent } from '@/model/selectors';
+import { spent } from '@/model/money/questions';
 import { money } from '@/ui/format';
 import { stateColour } from '@/ui/StateMark';
 import { useSettings } from '../workshop/WorkshopProvider';

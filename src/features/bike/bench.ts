@@ -1,4 +1,6 @@
-import type { BenchTask, Bicycle, Stage } from '@/model/record';
+import type { Bicycle } from '@/model/record';
+import type { Stage } from '@/model/stages';
+import type { BenchTask } from '@/model/work/part';
 
 const TASK_OF_STAGE: Record<Stage, BenchTask> = {
   buy: 'look-over',

@@ -1,5 +1,5 @@
 import type { MouseEvent } from 'react';
-import type { Stage } from '@/model/record';
+import type { Stage } from '@/model/stages';
 
 export function stageHref(bicycleId: string, stage: Stage): string {
   return `/bike?id=${encodeURIComponent(bicycleId)}&stage=${stage}`;

@@ -1,4 +1,4 @@
-import { STAGES, type Stage } from '@/model/record';
+import { STAGES, type Stage } from '@/model/stages';
 
 export const STAGE_LABELS: Record<Stage, string> = {
   buy: 'Buy',

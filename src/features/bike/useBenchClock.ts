@@ -2,7 +2,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { clockMinutes, isIdle } from '@/core/plan/clock';
 import type { Command } from '@/model/commands';
-import type { Bicycle, Stage } from '@/model/record';
+import type { Bicycle } from '@/model/record';
+import type { Stage } from '@/model/stages';
 import { newId } from '@/store/browser';
 
 /** Stages that are work at the bicycle; buying, deciding and selling are counted when a person says so. */

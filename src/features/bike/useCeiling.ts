@@ -1,7 +1,7 @@
 'use client';
 import type { BuyAppraisal } from '@/core/buy/appraise';
 import type { Bicycle } from '@/model/record';
-import { appraisalInput } from '@/model/selectors';
+import { appraisalInput } from '@/model/buy/questions';
 import { useReckon, type Reckoning } from '../workshop/useReckon';
 import { useSettings } from '../workshop/WorkshopProvider';
 import { useTaught } from '../workshop/useTaught';

@@ -1,7 +1,7 @@
 'use client';
 import type { LookOver } from '@/core/inspect/lookOver';
 import type { Bicycle } from '@/model/record';
-import { lookOverInput } from '@/model/selectors';
+import { lookOverInput } from '@/model/inspect/questions';
 import { useReckon } from '../workshop/useReckon';
 import { useToday } from '../workshop/useToday';
 import { useSettings } from '../workshop/WorkshopProvider';

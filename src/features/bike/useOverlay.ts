@@ -2,10 +2,11 @@
 import type { PlacedSign } from '@/core/drawing/svg';
 import type { LookOver } from '@/core/inspect/lookOver';
 import type { Bolt } from '@/core/rebuild/bolts';
-import { boltsInput } from '@/model/selectors';
+import { boltsInput } from '@/model/rebuild/questions';
 import { overlayFor } from '@/model/overlay';
-import type { Bicycle, Stage } from '@/model/record';
-import { openBolts } from '@/model/readyQuestion';
+import type { Bicycle } from '@/model/record';
+import type { Stage } from '@/model/stages';
+import { openBolts } from '@/model/prove/readyQuestion';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings } from '../workshop/WorkshopProvider';
 import { useAppraisal } from './useCeiling';

@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import type { BuyAppraisal } from '@/core/buy/appraise';
 import { payableOf, sortedCeiling, sortedChance, type Samples, type Target } from '@/core/money/ceiling';
 import type { Bicycle } from '@/model/record';
-import { samplesInput } from '@/model/selectors';
+import { samplesInput } from '@/model/buy/questions';
 import { money } from '@/ui/format';
 import { PriceCurve } from '@/ui/PriceCurve';
 import { useReckon } from '../workshop/useReckon';

@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { Timer } from '@/model/record';
+import type { Timer } from '@/model/clean/part';
 import { clockTime } from '@/ui/format';
 import { PrintAlone } from '@/ui/PrintAlone';
 import { saveAlarm } from './alarm';

@@ -2,8 +2,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { runningTimers } from '@/model/selectors';
-import { keyParts } from '@/model/wash';
+import { runningTimers } from '@/model/clean/timers';
+import { keyParts } from '@/model/clean/wash';
 import { clockTime, hours } from '@/ui/format';
 import { stateColour } from '@/ui/StateMark';
 import { saveAlarm } from './alarm';

@@ -1,4 +1,4 @@
-import type { Timer } from '@/model/record';
+import type { Timer } from '@/model/clean/part';
 import { saveFile } from '@/ui/saveFile';
 import { fileName } from '@/core/fileName';
 

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { ProposedJob } from '@/core/decide/jobs';
 import type { Weighed } from '@/core/decide/weigh';
-import type { Job } from '@/model/record';
+import type { Job } from '@/model/decide/part';
 import { Choices } from '@/ui/Choices';
 import { hours, money } from '@/ui/format';
 import { useReckon } from '../workshop/useReckon';

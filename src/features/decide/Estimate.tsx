@@ -7,7 +7,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import type { ProposedJob } from '@/core/decide/jobs';
 import { fileName } from '@/core/fileName';
-import type { Job } from '@/model/record';
+import type { Job } from '@/model/decide/part';
 import {
   estimateLines,
   estimateText,
@@ -16,7 +16,7 @@ import {
   priceWords,
   type EstimateLine,
   type LookedAt,
-} from '@/model/estimate';
+} from '@/model/decide/estimate';
 import { dayOf, money } from '@/ui/format';
 import { saveFile } from '@/ui/saveFile';
 import { Section } from '@/ui/Section';

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import type { Job } from '@/model/record';
+import type { Job } from '@/model/decide/part';
 import { dayOf, hours, money } from '@/ui/format';
 import { FromStock } from '../stock/FromStock';
 import { useHand } from '../workshop/useHand';

@@ -1,5 +1,5 @@
 import type { ProposedJob } from '@/core/decide/jobs';
-import type { Job } from '@/model/record';
+import type { Job } from '@/model/decide/part';
 
 /** A proposal as a job that is kept. */
 export function asJob(proposed: ProposedJob): Job {

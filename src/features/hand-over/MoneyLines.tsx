@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { chargedShare } from '@/core/money/share';
-import type { MoneyLine } from '@/model/record';
+import type { MoneyLine } from '@/model/money/part';
 import { newId } from '@/store/browser';
 import { Choices } from '@/ui/Choices';
 import { money } from '@/ui/format';

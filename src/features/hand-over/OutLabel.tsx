@@ -1,6 +1,6 @@
 'use client';
 import Box from '@mui/material/Box';
-import type { WayOut } from '@/model/provingRows';
+import type { WayOut } from '@/model/prove/part';
 import { dayOf } from '@/ui/format';
 import { PrintAlone } from '@/ui/PrintAlone';
 

@@ -1,4 +1,4 @@
-import type { WayOut } from '@/model/provingRows';
+import type { WayOut } from '@/model/prove/part';
 
 /** Each way out in words: of what will be and of what was. */
 export const WAY_WORDS: Record<WayOut['way'], { goes: string; went: string }> = {

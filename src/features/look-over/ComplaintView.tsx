@@ -7,7 +7,7 @@ import type { Diagnosis } from '@/core/inspect/diagnose';
 import type { Remedy } from '@/core/inspect/remedy';
 import type { Knowledge, KnownTest } from '@/core/inspect/knowledge';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
-import type { Complaint } from '@/model/record';
+import type { Complaint } from '@/model/inspect/part';
 import { newId } from '@/store/browser';
 import { Disclosure } from '@/ui/Disclosure';
 import { hours, money } from '@/ui/format';

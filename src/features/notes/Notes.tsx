@@ -6,7 +6,7 @@ import IconButton from '@mui/material/IconButton';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState } from 'react';
-import type { Note } from '@/model/record';
+import type { Note } from '@/model/work/part';
 import { newId } from '@/store/browser';
 import { dayOf } from '@/ui/format';
 import { useBlob } from '../photos/useBlob';

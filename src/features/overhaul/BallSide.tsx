@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box';
 import { ballsDue, checkCounts } from '@/core/bearings/counts';
 import { ballRowLabel } from '@/core/strip/tray';
-import type { SideCount } from '@/model/record';
+import type { SideCount } from '@/model/bearings/part';
 import { BallCounter } from '../strip/BallCounter';
 import { CountQuestion } from '../strip/CountQuestion';
 

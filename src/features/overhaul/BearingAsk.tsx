@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import type { BearingBench } from '@/core/bearings/benchTypes';
-import { trayFor } from '@/model/selectors';
+import { trayFor } from '@/model/strip/trays';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { BearingPart } from './BearingPart';
 import { partOf } from './parts';

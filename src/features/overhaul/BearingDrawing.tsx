@@ -1,9 +1,9 @@
 'use client';
 import type { BearingBench } from '@/core/bearings/benchTypes';
 import type { IdentifiedBall } from '@/core/bearings/identifyBall';
-import { sectionInput } from '@/model/bearings';
-import type { Tray } from '@/model/record';
-import { trayFor } from '@/model/selectors';
+import { sectionInput } from '@/model/bearings/questions';
+import type { Tray } from '@/model/strip/part';
+import { trayFor } from '@/model/strip/trays';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { SectionDrawing } from './SectionDrawing';

@@ -2,8 +2,8 @@
 import { localDay } from '@/model/localDay';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { beforeFromLookOver } from '@/model/bearings';
-import type { Tray } from '@/model/record';
+import { beforeFromLookOver } from '@/model/bearings/questions';
+import type { Tray } from '@/model/strip/part';
 import { BeforeAfter } from '@/ui/BeforeAfter';
 import { Choices } from '@/ui/Choices';
 import { ReadingField } from '@/ui/ReadingField';

@@ -1,6 +1,6 @@
 'use client';
 import type { BearingBench } from '@/core/bearings/benchTypes';
-import type { Tray } from '@/model/record';
+import type { Tray } from '@/model/strip/part';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { Balls } from './Balls';
 import { BearingNote, Changed, FromLookOver } from './BearingNote';

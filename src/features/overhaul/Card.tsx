@@ -7,7 +7,7 @@ import Box from '@mui/material/Box';
 import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import type { BearingBench } from '@/core/bearings/benchTypes';
-import type { Tray } from '@/model/record';
+import type { Tray } from '@/model/strip/part';
 import { SHOWN } from '../strip/useTrayPlace';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { BearingPart } from './BearingPart';

@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import { ROUND_POINTS, roundPointWords, roundVerdict } from '@/core/bearings/round';
-import type { Tray } from '@/model/record';
+import type { Tray } from '@/model/strip/part';
 import { Choices } from '@/ui/Choices';
 import { StateMark } from '@/ui/StateMark';
 import type { StageProps } from '../workshop/WorkshopProvider';

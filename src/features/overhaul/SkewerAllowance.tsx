@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import type { ClampAllowance } from '@/core/bearings/clampAllowance';
 import type { BearingBench } from '@/core/bearings/benchTypes';
 import { axleHint, boreHint, clampHint, coneSpanHint, pitchHint } from '@/core/bearings/plausible';
-import type { Tray } from '@/model/record';
+import type { Tray } from '@/model/strip/part';
 import { ReadingField } from '@/ui/ReadingField';
 import { BigNumber } from '@/ui/Section';
 import { Working } from '@/ui/Working';

@@ -1,9 +1,8 @@
 import { ROUND_POINTS, roundPointWords } from '@/core/bearings/round';
 import type { BearingBench, OverhaulStep } from '@/core/bearings/benchTypes';
 import { ballRowLabel } from '@/core/strip/tray';
-import { ballsInRow, cartridgeOf } from '@/model/bearings';
-import type { Tray } from '@/model/record';
-import { countsOf } from '@/model/selectors';
+import { ballsInRow, cartridgeOf, countsOf } from '@/model/bearings/questions';
+import type { Tray } from '@/model/strip/part';
 import { dayOf } from '@/ui/format';
 
 /** The parts of a bearing's card, in the order of the work. */

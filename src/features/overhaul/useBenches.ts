@@ -1,7 +1,7 @@
 'use client';
 import type { Benches } from '@/core/bearings/bench';
 import type { Bicycle } from '@/model/record';
-import { chosenAssemblies } from '@/model/selectors';
+import { chosenAssemblies } from '@/model/strip/trays';
 import { useReckon } from '../workshop/useReckon';
 
 /** The bearings of this bicycle and how each is overhauled; null until the tables are there. */

@@ -1,8 +1,8 @@
 'use client';
 import type { ServiceDue } from '@/core/bearings/serviceDue';
-import { serviceInput } from '@/model/bearings';
+import { serviceInput } from '@/model/bearings/questions';
 import type { Bicycle } from '@/model/record';
-import { trayFor } from '@/model/selectors';
+import { trayFor } from '@/model/strip/trays';
 import { useReckon } from '../workshop/useReckon';
 import { useBenches } from './useBenches';
 

@@ -3,8 +3,9 @@ import type { ConeAdvice } from '@/core/bearings/adjustCone';
 import type { BearingBench } from '@/core/bearings/benchTypes';
 import type { ClampAllowance } from '@/core/bearings/clampAllowance';
 import type { LearntDrag } from '@/core/bearings/learnDrag';
-import { allowanceInput, coneInput, dragInput } from '@/model/bearings';
-import type { Bicycle, Tray } from '@/model/record';
+import { allowanceInput, coneInput, dragInput } from '@/model/bearings/questions';
+import type { Bicycle } from '@/model/record';
+import type { Tray } from '@/model/strip/part';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings, useWorkshopState } from '../workshop/WorkshopProvider';
 

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
 import { hiddenHub, scoreRound, toldInWords, type PracticeLevel } from '@/core/practice/hub';
-import { practised } from '@/model/practice';
+import { practised } from '@/model/settings/practice';
 import { useKeys } from '@/ui/keys/useKeys';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
 import { Adviser } from './Adviser';

@@ -4,7 +4,7 @@ import { userEvent } from '../../../tests/user';
 import { answer } from '@/core/calculator';
 import { hiddenHub, type PracticeLevel } from '@/core/practice/hub';
 import { practiceLevels } from '@/core/practice/levels';
-import { USUAL_SETTINGS } from '@/model/fresh';
+import { USUAL_SETTINGS } from '@/model/settings/usual';
 import { theme } from '@/ui/theme';
 import { memoryBrowser } from '../../../tests/memoryBrowser';
 import { WorkshopContext } from '../workshop/WorkshopProvider';

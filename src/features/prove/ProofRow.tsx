@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { proofMarkOf } from '@/model/proving';
+import { proofMarkOf } from '@/model/prove/proving';
 import type { Proof } from '@/core/prove/proofs';
 import { dayOf } from '@/ui/format';
 import { stateColour } from '@/ui/StateMark';

@@ -3,9 +3,12 @@ import type { LookOver } from '@/core/inspect/lookOver';
 import type { OpenComplaints } from '@/core/inspect/openComplaints';
 import type { Ready } from '@/core/prove/ready';
 import type { Bolt } from '@/core/rebuild/bolts';
-import { readyQuestion } from '@/model/readyQuestion';
-import type { Bicycle, WorkshopSettings } from '@/model/record';
-import { boltsInput, complaintsInput, jobsInput } from '@/model/selectors';
+import { readyQuestion } from '@/model/prove/readyQuestion';
+import type { Bicycle } from '@/model/record';
+import type { WorkshopSettings } from '@/model/settings/settings';
+import { jobsInput } from '@/model/decide/questions';
+import { complaintsInput } from '@/model/inspect/questions';
+import { boltsInput } from '@/model/rebuild/questions';
 
 /** Asks one calculator; null where it refuses. */
 export type Ask = <Output>(id: string, input: unknown) => Promise<Output | null>;

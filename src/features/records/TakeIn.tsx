@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { settingWords } from '@/model/settingWords';
+import { settingWords } from '@/model/settings/settingWords';
 import type { Preview } from '@/store/archive/preview';
 import { previewWords } from '@/store/archive/previewWords';
 import { FileButton } from '@/ui/FileButton';

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { Bath } from '@/model/record';
+import type { Bath } from '@/model/settings/settings';
 import { newId } from '@/store/browser';
 import { KeptText } from '@/ui/KeptText';
 import { ReadingField } from '@/ui/ReadingField';

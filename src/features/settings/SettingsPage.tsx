@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useEffect } from 'react';
 import { currencyCode } from '@/core/fields';
 import { HOUSE_RULES, type HouseRule } from '@/core/houseRules';
-import { changedRule, ruleValue } from '@/model/houseRules';
+import { changedRule, ruleValue } from '@/model/settings/houseRules';
 import { Choices } from '@/ui/Choices';
 import { KeptText } from '@/ui/KeptText';
 import { ReadingField } from '@/ui/ReadingField';

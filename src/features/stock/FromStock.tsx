@@ -1,8 +1,8 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { Job } from '@/model/record';
-import { stockCosts, stockFor, takeOne } from '@/model/stock';
+import type { Job } from '@/model/decide/part';
+import { stockCosts, stockFor, takeOne } from '@/model/stock/drawer';
 import { newId } from '@/store/browser';
 import { money } from '@/ui/format';
 import { useSettings, useWorkshop, useWorkshopState, type StageProps } from '../workshop/WorkshopProvider';

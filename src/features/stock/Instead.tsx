@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
-import type { PartMark } from '@/model/record';
-import { bestOfTwo, insteadOf } from '@/model/stock';
+import type { PartMark } from '@/model/strip/part';
+import { bestOfTwo, insteadOf } from '@/model/stock/drawer';
 import { useWorkshopState } from '../workshop/WorkshopProvider';
 
 /** What the drawer has in place of a part that is missing, wrong or worn: the better of the two is named. */

@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { places } from '@/core/vocabulary/vocabulary';
-import { STOCK_STATES, type StockItem } from '@/model/record';
+import { STOCK_STATES, type StockItem } from '@/model/stock/item';
 import { newId } from '@/store/browser';
 import { Choices } from '@/ui/Choices';
 import { ReadingField } from '@/ui/ReadingField';

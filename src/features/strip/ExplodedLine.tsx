@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import { explodedLine } from '@/core/strip/explode';
 import { partWords, type Assembly } from '@/core/strip/tray';
 import type { Turn, TurnInput } from '@/core/strip/turn';
-import type { Tray } from '@/model/record';
+import type { Tray } from '@/model/strip/part';
 import { useReckon } from '../workshop/useReckon';
 
 const TURNED = new Set(['hex', 'bolt', 'ring', 'cup', 'cone', 'cogs', 'cartridge']);

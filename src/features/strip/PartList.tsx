@@ -24,8 +24,8 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import { useState } from 'react';
 import { ballRowOf, partIn, partWords, type Assembly } from '@/core/strip/tray';
-import { PART_MARKS, type PartMark, type Tray } from '@/model/record';
-import { countsOf } from '@/model/selectors';
+import { PART_MARKS, type PartMark, type Tray } from '@/model/strip/part';
+import { countsOf } from '@/model/bearings/questions';
 import { stateColour } from '@/ui/StateMark';
 import type { StageProps } from '../workshop/WorkshopProvider';
 

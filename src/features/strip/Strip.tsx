@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import { stripOrder } from '@/core/strip/order';
-import { doneSteps } from '@/model/selectors';
+import { doneSteps } from '@/model/strip/trays';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { StuckParts } from './StuckParts';
 import { TrayBoard } from './TrayBoard';

@@ -1,7 +1,7 @@
 'use client';
 import { useReckon } from '../workshop/useReckon';
 import type { Stuck, StuckInput } from '@/core/strip/stuck';
-import type { Seized } from '@/model/record';
+import type { Seized } from '@/model/strip/part';
 
 /** What the ladder says of a stuck part; what it costs an hour comes from the house. */
 export function useLadder(row: Seized, ratePerHour: number) {

@@ -1,7 +1,7 @@
 'use client';
 import type { Trays } from '@/core/strip/trays';
 import type { Bicycle } from '@/model/record';
-import { chosenAssemblies } from '@/model/selectors';
+import { chosenAssemblies } from '@/model/strip/trays';
 import { useReckon } from '../workshop/useReckon';
 
 /** How this bicycle comes apart; null until the tables are there. */

@@ -1,13 +1,8 @@
 import { z } from 'zod';
-import { openBicycle, openSettings } from '../migrate';
-import {
-  bicycleRecord,
-  SCHEMA_VERSION,
-  stockItem,
-  workshopSettings,
-  type Bicycle,
-  type WorkshopSettings,
-} from '../record';
+import { openBicycle, openSettings } from '../migrate/migrate';
+import { bicycleRecord, SCHEMA_VERSION, type Bicycle } from '../record';
+import { workshopSettings, type WorkshopSettings } from '../settings/settings';
+import { stockItem } from '../stock/item';
 
 /** What an export says it is. Raised when `workshop.json` itself changes its shape. */
 export const FORMAT = 'ergasto-workshop';

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { z } from 'zod';
-import { STOCK_STATES, stockItem, type StockItem } from '../record';
+import { STOCK_STATES, stockItem, type StockItem } from '../stock/item';
 import { harmless, plainCell } from './csv';
 
 const FIELDS = [

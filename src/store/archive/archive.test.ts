@@ -1,5 +1,5 @@
 import { runs } from '../../../tests/runs';
-import { SCHEMA_VERSION } from '@/model/record';
+import { SCHEMA_VERSION, type Bicycle } from '@/model/record';
 import Ajv2020 from 'ajv/dist/2020';
 import addFormats from 'ajv-formats';
 import fc from 'fast-check';
@@ -9,9 +9,9 @@ import Papa from 'papaparse';
 import yauzl from 'yauzl';
 import { workshopJsonSchema } from '@/model/exchange/bundle';
 import { demoWorkshop } from '@/model/demoWorkshop';
-import { newBicycle, USUAL_SETTINGS } from '@/model/fresh';
+import { newBicycle } from '@/model/fresh';
+import { USUAL_SETTINGS } from '@/model/settings/usual';
 import { sameRecord } from '@/model/merge';
-import type { Bicycle } from '@/model/record';
 import { memoryBrowser } from '../../../tests/memoryBrowser';
 import { takeIn } from '../intake';
 import { crc32 } from './crc32';

@@ -4,7 +4,9 @@ import { fileName } from '@/core/fileName';
 import { blobIds, FORMAT, FORMAT_VERSION, type WorkshopFile } from '@/model/exchange/bundle';
 import { findingsCsv, moneyCsv, torqueCsv } from '@/model/exchange/csv';
 import { stockCsv } from '@/model/exchange/stockCsv';
-import { SCHEMA_VERSION, type Bicycle, type StockItem, type WorkshopSettings } from '@/model/record';
+import { SCHEMA_VERSION, type Bicycle } from '@/model/record';
+import type { WorkshopSettings } from '@/model/settings/settings';
+import type { StockItem } from '@/model/stock/item';
 import type { Database } from '../database';
 import { QUIET, type OnProgress } from './progress';
 

@@ -1,10 +1,10 @@
 import { overfull } from '@/model/bounds';
 import { missingBlobs } from '@/model/exchange/bundle';
 import { compareCopies, mergeBicycles } from '@/model/merge';
-import { openSettings } from '@/model/migrate';
-import type { WorkshopSettings } from '@/model/record';
-import { mergeSettings, type SettingChange } from '@/model/settingLeaves';
-import { USUAL_SETTINGS } from '@/model/fresh';
+import { openSettings } from '@/model/migrate/migrate';
+import type { WorkshopSettings } from '@/model/settings/settings';
+import { mergeSettings, type SettingChange } from '@/model/settings/settingLeaves';
+import { USUAL_SETTINGS } from '@/model/settings/usual';
 import type { Database } from '../database';
 import { createRecords } from '../records';
 import { QUIET, type OnProgress } from './progress';

@@ -1,0 +1,130 @@
+import { z } from 'zod';
+import { own } from '@/core/own';
+import { placeLabel } from '@/core/vocabulary/vocabulary';
+import { defineCommand, put, remove, setOrDrop, toggled, work } from '../command';
+import { id } from '../fields';
+import { fieldNames, figure } from '../phrases';
+import { trayIn } from '../strip/fresh';
+import { tray } from '../strip/part';
+import { UNCOUNTED, UNFELT, UNMEASURED } from './fresh';
+import { bearingState, cartridge, coneFeel, coneTrial, sideCount, track } from './part';
+
+const here = (place: string) => placeLabel(place).toLowerCase();
+const COUNTS = ['out', 'holds', 'in'] as const;
+
+export const commands = [
+  defineCommand({
+    type: 'countBalls',
+    schema: { place: id, side: id, changes: sideCount.partial() },
+    apply(bicycle, { place, side, changes }) {
+      const { balls } = trayIn(bicycle, place);
+      balls[side] = { ...UNCOUNTED, ...own(balls, side), ...changes };
+    },
+    words({ place, side, changes }) {
+      const counts = COUNTS.flatMap((each) =>
+        changes[each] === undefined ? [] : [`${changes[each] ?? 'none'} ${each}`],
+      );
+      const what = counts.length ? counts.join(', ') : `answer ${changes.answer ?? 'taken back'}`;
+      return `${here(place)}, ${side}: ${what}`;
+    },
+  }),
+  defineCommand({
+    type: 'noteTray',
+    schema: {
+      place: id,
+      changes: tray
+        .pick({ ballReadingsMm: true, instrument: true, overBallsMm: true, ballsWere: true, runOn: true })
+        .partial(),
+    },
+    apply: (bicycle, { place, changes }) => void Object.assign(trayIn(bicycle, place), changes),
+    words({ place, changes }) {
+      const last = changes.ballReadingsMm?.at(-1);
+      return last === undefined ? `${here(place)}: measured` : `ball ${figure(last)} mm`;
+    },
+    work: ({ place, changes }) => (changes.ballsWere ? [work(place, 'adjusted')] : []),
+  }),
+  defineCommand({
+    type: 'seeTray',
+    schema: { place: id, changes: tray.shape.seen.partial() },
+    apply: (bicycle, { place, changes }) => void Object.assign(trayIn(bicycle, place).seen, changes),
+    words({ place, changes }) {
+      const seen = Object.entries(changes).map(([part, state]) => `${part} ${state}`);
+      return `${here(place)}: ${seen.join(', ')}`;
+    },
+  }),
+  defineCommand({
+    type: 'seeTrack',
+    schema: { place: id, track: id, state: track.nullable() },
+    apply: (bicycle, step) => setOrDrop(trayIn(bicycle, step.place).tracks, step.track, step.state),
+    words: (step) => `${here(step.place)}, ${step.track.replace('.', ' ')}: ${step.state ?? 'not looked at'}`,
+  }),
+  defineCommand({
+    type: 'workStep',
+    schema: { place: id, step: id, done: z.boolean() },
+    apply(bicycle, { place, step, done }) {
+      const bearing = trayIn(bicycle, place);
+      bearing.worked = toggled(bearing.worked, step, done);
+    },
+    words: ({ place, done }) => `${here(place)}: step ${done ? 'done' : 'taken back'}`,
+    work: ({ place, done }) => (done ? [work(place, 'adjusted')] : []),
+  }),
+  defineCommand({
+    type: 'noteCartridge',
+    schema: { place: id, cartridge: id, changes: cartridge.partial() },
+    apply(bicycle, step) {
+      const { cartridges } = trayIn(bicycle, step.place);
+      cartridges[step.cartridge] = { ...UNMEASURED, ...own(cartridges, step.cartridge), ...step.changes };
+    },
+    words: (step) => `${here(step.place)}, cartridge ${step.cartridge}: ${fieldNames(step.changes)}`,
+  }),
+  defineCommand({
+    type: 'feelRound',
+    schema: { place: id, point: id, feel: coneFeel.nullable() },
+    apply: (bicycle, { place, point, feel }) => setOrDrop(trayIn(bicycle, place).round, point, feel),
+    words: ({ place, feel }) => `${here(place)}, felt round the turn: ${feel ?? 'taken back'}`,
+  }),
+  defineCommand({
+    type: 'planService',
+    schema: { place: id, changes: tray.shape.service.partial() },
+    apply: (bicycle, { place, changes }) => void Object.assign(trayIn(bicycle, place).service, changes),
+    words: ({ place }) => `${here(place)}: next service`,
+  }),
+  defineCommand({
+    type: 'measureAxle',
+    schema: { place: id, changes: tray.shape.axle },
+    apply: (bicycle, { place, changes }) => void Object.assign(trayIn(bicycle, place).axle, changes),
+    words: ({ changes }) => `axle: ${fieldNames(changes)}`,
+  }),
+  defineCommand({
+    type: 'noteBearing',
+    schema: {
+      place: id,
+      when: z.enum(['before', 'after']),
+      changes: bearingState.partial(),
+      /** The day, so that the next service can be counted from the first word on how it is now. */
+      on: z.iso.date().optional(),
+    },
+    apply(bicycle, { place, when, changes, on }) {
+      const bearing = trayIn(bicycle, place);
+      bearing[when] = { ...UNFELT, ...bearing[when], ...changes };
+      if (when === 'after' && on) bearing.service.doneOn ??= on;
+    },
+    words({ place, when, changes }) {
+      const felt = Object.values(changes).filter((value) => value !== null);
+      return `${here(place)} ${when}: ${felt.join(', ')}`;
+    },
+  }),
+  defineCommand({
+    type: 'addTrial',
+    schema: { place: id, trial: coneTrial },
+    apply: (bicycle, { place, trial }) => put(trayIn(bicycle, place).trials, trial),
+    words: ({ trial }) => `trial: ${trial.feel}`,
+    work: ({ place }) => [work(place, 'adjusted')],
+  }),
+  defineCommand({
+    type: 'withdrawTrial',
+    schema: { place: id, trial: id },
+    apply: (bicycle, { place, trial }) => remove(trayIn(bicycle, place).trials, trial),
+    words: () => 'trial taken back',
+  }),
+] as const;

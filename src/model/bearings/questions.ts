@@ -1,0 +1,254 @@
+import { own } from '@/core/own';
+import type { AdjustConeInput } from '@/core/bearings/adjustCone';
+import type { BearingBench } from '@/core/bearings/benchTypes';
+import type { ClampAllowanceInput } from '@/core/bearings/clampAllowance';
+import type { ContactInput } from '@/core/bearings/contact';
+import type { GradeInput } from '@/core/bearings/grade';
+import type { LearnDragInput } from '@/core/bearings/learnDrag';
+import { cartridgeBallMm } from '@/core/bearings/section';
+import type { SectionInput } from '@/core/bearings/sectionTypes';
+import type { ServiceDueInput } from '@/core/bearings/serviceDue';
+import { UNCOUNTED, UNMEASURED } from './fresh';
+import type { CartridgeNote, SideCount } from './part';
+import type { Bicycle } from '../record';
+import type { WorkshopSettings } from '../settings/settings';
+import type { Tray } from '../strip/part';
+import { latestObservations } from '../inspect/questions';
+import type { Summary } from '../summary';
+
+type TrackPart = 'cup' | 'cone';
+const WORSE = ['unknown', 'bright', 'dull', 'pitted'] as const;
+
+/** What was seen of a bearing's cups or cones: the worst of its rows, and of what was said of all of them at once. */
+export function worstTrack(tray: Tray, part: TrackPart): (typeof WORSE)[number] {
+  const rows = Object.entries(tray.tracks).flatMap(([id, state]) => (id.endsWith(`.${part}`) ? [state] : []));
+  return [tray.seen[part], ...rows].reduce((worst, state) =>
+    WORSE.indexOf(state) > WORSE.indexOf(worst) ? state : worst,
+  );
+}
+
+/** Whether anything of the inside was seen. */
+export function wasLookedAt(tray: Tray): boolean {
+  return Object.keys(tray.tracks).length > 0 || Object.values(tray.seen).some((seen) => seen !== 'unknown');
+}
+
+/** Steps of the overhaul that are done: those that were ticked, and the feeling of it where the feel is noted. */
+export function workedSteps(tray: Tray): string[] {
+  const felt = (state: Tray['before']) => state !== null && (state.feel !== 'unknown' || state.play !== 'unknown');
+  return [...new Set([...tray.worked, ...(felt(tray.before) ? ['feel'] : []), ...(felt(tray.after) ? ['after'] : [])])];
+}
+
+/** The question for `bearings.grade`: the state before the work and what was seen inside. */
+export function gradeInput(bicycle: Bicycle, tray: Tray, bench: BearingBench, settings: WorkshopSettings): GradeInput {
+  const { feel, play } = tray.before ?? { feel: 'unknown', play: 'unknown' };
+  const { grease, balls, seal } = tray.seen;
+  return {
+    kind: bench.kind,
+    place: tray.place,
+    feel,
+    play,
+    grease,
+    balls,
+    seal,
+    cup: worstTrack(tray, 'cup'),
+    cone: worstTrack(tray, 'cone'),
+    openable: bench.openable,
+    brief: bicycle.brief,
+    rules: settings.rules,
+  };
+}
+
+/** The axle of a bearing that a skewer squeezes: what was measured, the rest as usual; null where nothing squeezes it. */
+export function axleOf(tray: Tray, bench: BearingBench): NonNullable<BearingBench['axle']> | null {
+  return bench.axle && { ...bench.axle, ...tray.axle };
+}
+
+/** The question for `bearings.clampAllowance`; null where nothing squeezes the axle. */
+export function allowanceInput(tray: Tray, bench: BearingBench): ClampAllowanceInput | null {
+  const axle = axleOf(tray, bench);
+  if (!axle) return null;
+  const { majorMm, pitchMm, boreMm, coneSpanMm, clampForceN } = axle;
+  return { axle: { majorMm, pitchMm, boreMm }, coneSpanMm, clampForceN };
+}
+
+/** Trials of one bearing that are asked about. */
+const MOST_LEARNT = 60;
+
+/** Places of one kind of bearing, so that a left pedal learns from a right one. */
+const likePlace = (place: string) => place.replace(/^pedal\..*$/, 'pedal');
+
+/** The question for `bearings.learnDrag`: what was set at this kind of bearing on the workshop's other bicycles. */
+export function dragInput(
+  bench: BearingBench,
+  place: string,
+  except: string,
+  others: Summary[],
+  allowanceDeg: number,
+): LearnDragInput | null {
+  if (!bench.setting) return null;
+  const { lockShift, bands } = bench.setting;
+  return {
+    usual: lockShift,
+    bands,
+    sessions: others
+      .filter((row) => row.id !== except)
+      .sort((a, b) => (a.createdAt < b.createdAt ? -1 : 1))
+      .flatMap((row) => row.cones)
+      .filter((cone) => likePlace(cone.place) === likePlace(place))
+      .slice(-200)
+      // Skewers differ little from hub to hub; the allowance at hand stands for those of before.
+      .map(({ trials }) => ({ allowanceDeg, trials: trials.slice(0, MOST_LEARNT) })),
+  };
+}
+
+/** The question for `bearings.adjustCone` at a tray. */
+export function coneInput(
+  tray: Tray,
+  bench: BearingBench,
+  settings: WorkshopSettings,
+  allowanceDeg: number,
+  lockShift: { meanDeg: number; sdDeg: number },
+): AdjustConeInput | null {
+  if (!bench.setting) return null;
+  return {
+    pitchMm: axleOf(tray, bench)?.pitchMm ?? tray.axle.pitchMm ?? bench.setting.pitchMm,
+    school: settings.school,
+    allowanceDeg,
+    lockShift,
+    bands: bench.setting.bands,
+    toolMm: bench.setting.toolMm,
+    turns: bench.setting.adjusts,
+    trials: tray.trials.map(({ turnDeg, feel, clamped }) => ({ turnDeg, feel, clamped })),
+  };
+}
+
+/** How many balls a row holds, as far as it is known: what belongs there by the counts, else what is usual. */
+export function ballsInRow(tray: Tray, row: BearingBench['rows'][number]): number | null {
+  const { out, holds } = countsOf(tray, row.id);
+  return holds ?? out ?? row.usual;
+}
+
+/**
+ * How many balls of each size a bearing takes. A size that was measured stands for the rows that usually share the first
+ * row's. Example: a coaster hub takes two retainers' worth of 1/4 in and one of 3/16 in.
+ */
+export function ballsNeeded(
+  tray: Tray,
+  bench: BearingBench,
+  measured: { fractionIn: string; usualPack: number } | null,
+): { fractionIn: string; usualPack: number; needed: number }[] {
+  const groups = new Map<string, { fractionIn: string; usualPack: number; needed: number }>();
+  for (const row of bench.rows) {
+    const size = measured && row.fractionIn === bench.rows[0]!.fractionIn ? measured : row;
+    const group = groups.get(size.fractionIn) ?? { fractionIn: size.fractionIn, usualPack: size.usualPack, needed: 0 };
+    group.needed += ballsInRow(tray, row) ?? 0;
+    groups.set(size.fractionIn, group);
+  }
+  return [...groups.values()].filter(({ needed }) => needed > 0);
+}
+
+/** The question for `bearings.contact`; null where no row of balls is known. `ballMm` is what was measured. */
+export function contactInput(
+  tray: Tray,
+  bench: BearingBench,
+  tighterDeg: number,
+  ballMm: number | null,
+): ContactInput | null {
+  const [row] = bench.rows;
+  const balls = row && ballsInRow(tray, row);
+  if (!row || balls === null || balls === undefined || balls < 3 || !bench.setting) return null;
+  const axle = axleOf(tray, bench);
+  return {
+    ballDiameterMm: ballMm ?? row.diameterMm,
+    balls,
+    circleMm: bench.circleMm,
+    acrossN: bench.load.acrossN,
+    alongN: bench.load.alongN,
+    pitchMm: axle?.pitchMm ?? bench.setting.pitchMm,
+    cup: bench.cupMake,
+    tighterDeg: Math.max(-120, Math.min(120, tighterDeg)),
+    axle: axle && { areaMm2: (Math.PI / 4) * (axle.majorMm ** 2 - axle.boreMm ** 2), spanMm: axle.coneSpanMm },
+  };
+}
+
+/** What is noted of a cartridge. */
+export function cartridgeOf(tray: Tray, id: string): CartridgeNote {
+  return own(tray.cartridges, id) ?? UNMEASURED;
+}
+
+/** The question for `bearings.serviceDue`; null until it was serviced. */
+export function serviceInput(bicycle: Bicycle, tray: Tray, kind: BearingBench['kind']): ServiceDueInput | null {
+  const { doneOn, grease, seal } = tray.service;
+  if (doneOn === null) return null;
+  return {
+    place: tray.place,
+    kind,
+    lastServiced: doneOn,
+    ...bicycle.riding,
+    grease,
+    seal,
+    runOn: tray.runOn,
+  };
+}
+
+/** What the look-over felt at a bearing, as its state before the work; null where nothing was felt or it stands already. */
+export function beforeFromLookOver(bicycle: Bicycle, tray: Tray): NonNullable<Tray['before']> | null {
+  if (tray.before) return null;
+  const seen = latestObservations(bicycle).get(tray.place.replace('.', '-'))?.evidence;
+  if (!seen || (seen.feel === undefined && seen.play === undefined && seen.spinS === undefined)) return null;
+  return { feel: seen.feel ?? 'unknown', play: seen.play ?? 'unknown', spinS: seen.spinS ?? null };
+}
+
+/** What the section of a bearing is drawn from: its rows with what is counted in, or its cartridges as they were measured. */
+export function sectionInput(tray: Tray, bench: BearingBench, ballMm: number | null, playMm: number): SectionInput {
+  const { drawing, setting, rows } = bench;
+  const measured = bench.cartridges.map(({ id, sizeMm }) => {
+    const noted = cartridgeOf(tray, id);
+    const size = {
+      boreMm: noted.boreMm ?? sizeMm.boreMm,
+      odMm: noted.odMm ?? sizeMm.odMm,
+      widthMm: noted.widthMm ?? sizeMm.widthMm,
+    };
+    return { id, size };
+  });
+  const shut =
+    rows.length > 0 || measured.length > 0
+      ? []
+      : drawing.inside.map(({ id, sizeMm, ballMm: mm }) => ({ id, sizeMm, mm }));
+  const sizes = [...measured, ...shut.flatMap(({ id, sizeMm: size }) => (size ? [{ id, size }] : []))];
+  const counted = rows.map((row) => ({
+    id: row.id,
+    // A reading of one size speaks for the rows that usually have it.
+    ballMm: ballMm !== null && row.diameterMm === rows[0]!.diameterMm ? ballMm : row.diameterMm,
+    holds: ballsInRow(tray, row),
+    in: countsOf(tray, row.id).in ?? 0,
+  }));
+  const closed = shut.flatMap(({ id, mm }) =>
+    mm === null ? [] : [{ id, ballMm: mm, holds: null, in: 0, shut: true }],
+  );
+  return {
+    kind: bench.kind,
+    upright: bench.upright,
+    circleMm: bench.circleMm,
+    rowsApartMm: bench.rowsApartMm,
+    axleMm: axleOf(tray, bench)?.majorMm ?? measured[0]?.size.boreMm ?? drawing.shaftMm,
+    cartridges: Object.fromEntries(sizes.map(({ id, size }) => [id, size])),
+    outboard: drawing.outboard,
+    fittings: drawing.fittings,
+    names: bench.tracks,
+    set:
+      drawing.sets && setting
+        ? { row: drawing.sets, part: setting.adjusts === 'adjustable-cup' ? 'cup' : 'cone', playMm }
+        : null,
+    rows: [
+      ...counted,
+      ...closed,
+      ...sizes.map(({ id, size }) => ({ id, ballMm: cartridgeBallMm(size), holds: null, in: 0 })),
+    ].map((row) => (drawing.circlesMm[row.id] ? { ...row, circleMm: drawing.circlesMm[row.id]! } : row)),
+  };
+}
+
+/** The counts of one row of balls; none where nobody has counted yet. */
+export function countsOf(tray: Tray, row: string): SideCount {
+  return own(tray.balls, row) ?? UNCOUNTED;
+}

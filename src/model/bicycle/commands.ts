@@ -1,0 +1,73 @@
+import { z } from 'zod';
+import { bicycleKind, BRIEFS } from '@/core/bicycle';
+import { defineCommand } from '../command';
+import { at, label } from '../fields';
+import { fieldNames } from '../phrases';
+import { frameSize, provenance, PURPOSES, riding } from './part';
+
+export const commands = [
+  defineCommand({
+    type: 'renameBicycle',
+    schema: { name: label },
+    apply(bicycle, { name }) {
+      bicycle.name = name;
+    },
+    words: ({ name }) => `name ${name}`,
+  }),
+  defineCommand({
+    type: 'describeKind',
+    schema: { changes: bicycleKind.partial() },
+    apply: ({ kind }, { changes }) => void Object.assign(kind, changes),
+    words: ({ changes }) => `what it is: ${fieldNames(changes)}`,
+  }),
+  defineCommand({
+    type: 'setBrief',
+    schema: { brief: z.enum(BRIEFS) },
+    apply(bicycle, { brief }) {
+      bicycle.brief = brief;
+    },
+    words: ({ brief }) => `brief ${brief}`,
+  }),
+  defineCommand({
+    type: 'setPurpose',
+    schema: { purpose: z.enum(PURPOSES) },
+    apply(bicycle, { purpose }) {
+      bicycle.purpose = purpose;
+    },
+    words: ({ purpose }) => `for: ${purpose}`,
+  }),
+  defineCommand({
+    type: 'nameCustomer',
+    schema: { customer: z.string().max(200) },
+    apply(bicycle, { customer }) {
+      bicycle.customer = customer;
+    },
+    words: ({ customer }) => `customer ${customer}`,
+  }),
+  defineCommand({
+    type: 'notePapers',
+    schema: { changes: provenance.partial() },
+    apply: (bicycle, { changes }) => void Object.assign(bicycle.provenance, changes),
+    words: ({ changes }) => `papers: ${fieldNames(changes)}`,
+  }),
+  defineCommand({
+    type: 'measureFrame',
+    schema: { changes: frameSize.partial() },
+    apply: ({ size }, { changes }) => void Object.assign(size, changes),
+    words: ({ changes }) => `size: ${fieldNames(changes)}`,
+  }),
+  defineCommand({
+    type: 'describeRiding',
+    schema: { changes: riding.partial() },
+    apply: (bicycle, { changes }) => void Object.assign(bicycle.riding, changes),
+    words: ({ changes }) => `how it is ridden: ${fieldNames(changes)}`,
+  }),
+  defineCommand({
+    type: 'archive',
+    schema: { at: at.nullable() },
+    apply(bicycle, step) {
+      bicycle.archivedAt = step.at;
+    },
+    words: (step) => (step.at === null ? 'back on the floor' : 'put away'),
+  }),
+] as const;

@@ -1,0 +1,44 @@
+import { z } from 'zod';
+import { bicycleKind, BRIEFS } from '@/core/bicycle';
+import { CONVENTIONS } from '@/core/buy/conventions';
+import { at, label, text } from '../fields';
+
+export const PURPOSES = ['sale', 'save', 'keeper', 'customer'] as const;
+export type Purpose = (typeof PURPOSES)[number];
+
+/** Where it came from, for the second-hand rules of the place. */
+export const provenance = z.strictObject({
+  serial: z.string().max(120),
+  seller: z.string().max(200),
+  proof: z.enum(['seen', 'asked', 'none']).nullable(),
+});
+
+export const frameSize = z.strictObject({
+  sizeMm: z.number().min(250).max(720).nullable(),
+  convention: z.enum(CONVENTIONS),
+  standoverMm: z.number().min(300).max(1000).nullable(),
+  use: z.enum(['road', 'touring', 'city', 'mountain', 'small-wheel']),
+});
+
+/** How it will be ridden: what an interval of service follows from. */
+export const riding = z.strictObject({
+  use: z.enum(['dry', 'mixed', 'wet']),
+  hoursPerWeek: z.number().min(0).max(168),
+  jetWashed: z.boolean(),
+});
+
+/** What a bicycle is, whose it is and what it is for. */
+export const part = {
+  name: label,
+  note: text,
+  kind: bicycleKind,
+  brief: z.enum(BRIEFS),
+  /** What it is for: sold for profit, saved from the tip, kept, or a customer's own. */
+  purpose: z.enum(PURPOSES),
+  /** Whose it is, where it is a customer's. */
+  customer: z.string().max(200),
+  provenance,
+  size: frameSize,
+  riding,
+  archivedAt: at.nullable(),
+};

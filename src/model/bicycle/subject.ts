@@ -1,0 +1,3 @@
+export { commands } from './commands';
+export { fresh } from './fresh';
+export { part } from './part';

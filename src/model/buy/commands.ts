@@ -1,0 +1,66 @@
+import { z } from 'zod';
+import { minorUnits } from '@/core/fields';
+import { defineCommand, put, remove, rowOf, setOrDrop } from '../command';
+import { at, id } from '../fields';
+import { amount, fieldNames, plain } from '../phrases';
+import { appraisal, comparable, costLine, lead } from './part';
+
+export const commands = [
+  defineCommand({
+    type: 'setAppraisal',
+    schema: { changes: appraisal.omit({ lines: true }).partial() },
+    apply: (bicycle, { changes }) => void Object.assign(bicycle.appraisal, changes),
+    words: ({ changes }) => (changes.asking === undefined ? fieldNames(changes) : `asked ${amount(changes.asking)}`),
+  }),
+  defineCommand({
+    type: 'putCostLine',
+    schema: { line: costLine },
+    apply: (bicycle, { line }) => put(bicycle.appraisal.lines, line),
+    words: ({ line }) => line.label,
+  }),
+  defineCommand({
+    type: 'removeCostLine',
+    schema: { line: id },
+    apply: (bicycle, { line }) => remove(bicycle.appraisal.lines, line),
+    words: ({ line }, before) => `left out: ${rowOf(before.appraisal.lines, line)?.label ?? 'a line'}`,
+  }),
+  defineCommand({
+    type: 'describeLead',
+    schema: { changes: lead.partial() },
+    apply: (bicycle, { changes }) => void Object.assign(bicycle.lead, changes),
+    words: ({ changes }) => `lead: ${fieldNames(changes)}`,
+  }),
+  /** What the door check says of one line; null takes the answer back. */
+  defineCommand({
+    type: 'answerDoor',
+    schema: { line: id, answer: z.enum(['fine', 'bad']).nullable() },
+    apply: ({ door }, { line, answer }) => setOrDrop(door, line, answer),
+    words: ({ line, answer }) => `${plain(line)}: ${answer ?? 'not looked at'}`,
+  }),
+  defineCommand({
+    type: 'seeFeature',
+    schema: { feature: id, seen: z.boolean() },
+    apply: ({ features }, { feature, seen }) => setOrDrop(features, feature, seen || null),
+    words: ({ feature, seen }) => `${seen ? 'seen' : 'not seen'}: ${plain(feature)}`,
+  }),
+  defineCommand({
+    type: 'putComparable',
+    schema: { comparable },
+    apply: (bicycle, step) => put(bicycle.comparables, step.comparable),
+    words: (step) => `sold: ${step.comparable.label} ${amount(step.comparable.price)}`,
+  }),
+  defineCommand({
+    type: 'removeComparable',
+    schema: { comparable: id },
+    apply: (bicycle, step) => remove(bicycle.comparables, step.comparable),
+    words: (step, before) => `sold one removed: ${rowOf(before.comparables, step.comparable)?.label ?? ''}`,
+  }),
+  defineCommand({
+    type: 'recordPurchase',
+    schema: { paid: minorUnits.nullable(), at },
+    apply(bicycle, { paid, at: when }) {
+      bicycle.purchase = paid === null ? null : { paid, at: when };
+    },
+    words: ({ paid }) => (paid === null ? 'not bought' : `paid ${amount(paid)}`),
+  }),
+] as const;

@@ -1,0 +1,62 @@
+import { z } from 'zod';
+import { minorUnits, orderedRange, workMinutes } from '@/core/fields';
+import { at, id, label, text } from '../fields';
+
+export const costLine = z.strictObject({
+  id,
+  label,
+  kind: z.enum(['standing', 'fault']),
+  chance: z.number().min(0).max(1),
+  parts: orderedRange(minorUnits),
+  minutes: orderedRange(workMinutes),
+});
+export type CostLine = z.output<typeof costLine>;
+
+export const appraisal = z.strictObject({
+  asking: minorUnits,
+  resale: orderedRange(minorUnits),
+  otherCosts: minorUnits,
+  target: z.strictObject({ kind: z.enum(['profit', 'hourly']), amount: minorUnits }),
+  confidence: z.number().min(0.5).max(0.99),
+  lines: z.array(costLine),
+});
+
+/** A sold bicycle to compare with: typed, or from the feed of sold prices. */
+export const comparable = z.strictObject({
+  id,
+  label,
+  price: minorUnits,
+  soldOn: z.iso.date().nullable(),
+  from: z.enum(['typed', 'feed']),
+  /** When the feed said so; null where it was typed. */
+  at: at.nullable(),
+  /** Left out on purpose. */
+  off: z.boolean(),
+});
+export type Comparable = z.output<typeof comparable>;
+
+/** What is known of a bicycle before the drive, as the advertisement and the seller tell it. */
+export const lead = z.strictObject({
+  advert: text,
+  kept: z.enum(['indoors', 'shed', 'outside']).nullable(),
+  indoors: z.enum(['no', 'yes']).nullable(),
+  crashed: z.enum(['no', 'unsure', 'yes']).nullable(),
+  ridden: z.enum(['week', 'year', 'years']).nullable(),
+  papers: z.enum(['yes', 'number', 'none']).nullable(),
+  distanceKm: z.number().min(0).max(3000).nullable(),
+  costPerKm: minorUnits,
+  haggle: z.number().min(0).max(0.6),
+});
+export type Lead = z.output<typeof lead>;
+
+/** The advertisement, the door, the sum, the purchase. */
+export const part = {
+  lead,
+  /** Answers of the door check by its lines; a line without one was not looked at. */
+  door: z.record(id, z.enum(['fine', 'bad'])),
+  /** Features that date it, by id. */
+  features: z.record(id, z.literal(true)),
+  appraisal,
+  purchase: z.strictObject({ paid: minorUnits, at }).nullable(),
+  comparables: z.array(comparable),
+};

@@ -1,0 +1,19 @@
+import { z } from 'zod';
+import { at, type Held, id } from '../fields';
+
+/** What a part turned out to be, with the readings that said so. */
+export const identified = z.strictObject({
+  id,
+  kind: id,
+  place: id,
+  standard: z.string().min(1).max(200),
+  name: z.string().min(1).max(200),
+  readings: z.record(id, z.union([z.number(), z.string().max(40)])),
+  at,
+});
+export type Identified = z.output<typeof identified>;
+
+/** What parts turned out to be. */
+export const part = { identified: z.array(identified) };
+
+export const fresh = (): Held<typeof part> => ({ identified: [] });

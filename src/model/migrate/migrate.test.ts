@@ -1,0 +1,251 @@
+import { USUAL_COSTS } from '../buy/fresh';
+import { newBicycle } from '../fresh';
+import { USUAL_SETTINGS } from '../settings/usual';
+import { newTray } from '../strip/fresh';
+import { openBicycle, openSettings } from './migrate';
+
+const AT = '2026-11-25T10:00:00.000Z';
+const range = (low: number, likely: number, high: number) => ({ low, likely, high });
+
+/** A record as version 2 kept it: twelve checks, five usual faults as cost lines. */
+function versionTwo(lines: object[], more: object = {}) {
+  const {
+    purpose: _purpose,
+    customer: _customer,
+    seenAs: _seenAs,
+    lead: _lead,
+    provenance: _provenance,
+    size: _size,
+    door: _door,
+    features: _features,
+    comparables: _comparables,
+    complaints: _complaints,
+    ...rest
+  } = newBicycle('b1', AT, 'Green tourer');
+  return {
+    ...rest,
+    schemaVersion: 2,
+    appraisal: { ...rest.appraisal, lines: [...USUAL_COSTS, ...lines] },
+    ...more,
+  };
+}
+const tyres = {
+  id: 'tyres',
+  label: 'Tyres cracked',
+  kind: 'fault',
+  chance: 0.6,
+  parts: range(2400, 3600, 6000),
+  minutes: range(25, 35, 60),
+};
+function opened(stored: unknown) {
+  const told = openBicycle(stored);
+  if (!told.ok) throw new Error(told.detail);
+  return told.bicycle;
+}
+
+describe('from twelve checks to seventy', () => {
+  test('a usual fault that nobody touched gives way to the door check', () => {
+    const bicycle = opened(versionTwo([tyres]));
+    expect(bicycle.appraisal.lines.map((line) => line.id)).toEqual(['ordinary']);
+    expect(bicycle.door).toEqual({});
+  });
+
+  test('a fault that was surely there, or surely not, becomes an answer at the door', () => {
+    const hubs = { ...tyres, id: 'hubs', parts: range(300, 700, 2500), minutes: range(60, 110, 200), chance: 0 };
+    const bicycle = opened(versionTwo([{ ...tyres, chance: 1 }, hubs]));
+    expect(bicycle.door).toEqual({ tyres: 'bad', 'hub-front': 'fine', 'hub-rear': 'fine' });
+    expect(bicycle.appraisal.lines).toHaveLength(1);
+  });
+
+  test('figures of one’s own are never lost: the line stays', () => {
+    const own = { ...tyres, parts: range(1000, 1500, 2000) };
+    expect(opened(versionTwo([own])).appraisal.lines[1]).toEqual(own);
+  });
+
+  test('what was seen stays seen, under the name that its check has now', () => {
+    const seen = (check: string, evidence: object) => ({
+      id: check,
+      check,
+      at: AT,
+      evidence,
+      note: 'kept',
+      withdrawn: false,
+    });
+    const observations = [
+      seen('tyres', { outcome: 'fine-cracks' }),
+      seen('brake-surface', { readingsMm: [0.2] }),
+      seen('post-stem', { outcome: 'stuck' }),
+      seen('hub-front', { feel: 'gritty' }),
+    ];
+    const bicycle = opened(versionTwo([], { observations }));
+    expect(bicycle.observations.map((row) => [row.check, row.evidence, row.note, row.seenAs])).toEqual([
+      ['tyre-front', { outcome: 'fine-cracks' }, 'kept', 'bought'],
+      ['braking-front', { readingsMm: [0.2] }, 'kept', 'bought'],
+      ['post', { outcome: 'stuck' }, 'kept', 'bought'],
+      ['hub-front', { feel: 'gritty' }, 'kept', 'bought'],
+    ]);
+    const disc = opened(versionTwo([], { observations, kind: { ...newBicycle('x', AT, 'x').kind, brakes: 'disc' } }));
+    expect(disc.observations[1]!.check).toBe('disc-front');
+  });
+
+  test('a kept job has nobody’s word yet', () => {
+    const job = {
+      id: 'chain',
+      rule: 'chain',
+      title: 'Renew the chain',
+      place: 'chain',
+      minutes: range(1, 2, 3),
+      parts: range(1, 2, 3),
+      decision: 'keep',
+      reason: '',
+      done: true,
+    };
+    expect(opened(versionTwo([], { jobs: [job] })).jobs).toEqual([{ ...job, approval: null, declined: null }]);
+  });
+
+  test('settings of version 2 open with either hand on the front brake and no price for a customer’s hour', () => {
+    const { frontBrakeHand: _hand, customerPerHour: _hour, ...old } = USUAL_SETTINGS;
+    expect(openSettings({ ...old, schemaVersion: 2, name: 'Hall' })).toMatchObject({
+      name: 'Hall',
+      frontBrakeHand: 'either',
+      customerPerHour: 0,
+    });
+  });
+
+  test('a tray of version 3 keeps its ticks and counts, and its timers run on', () => {
+    const now = newBicycle('b', AT, 'B');
+    const { seized: _s, tricks: _t, identified: _i, finish: _f, ...rest } = now;
+    const { assembly: _a, extra: _e, marks: _m, cleaned: _c, fates: _fa, hardened: _h, ...tray } = newTray('hub.front');
+    const old = {
+      ...rest,
+      schemaVersion: 3,
+      trays: [
+        {
+          ...tray,
+          doneSteps: ['photo', 'balls-left'],
+          order: ['balls.left'],
+          balls: {
+            left: { out: 9, holds: null, in: null, answer: null },
+            right: { out: null, holds: null, in: null, answer: null },
+          },
+        },
+      ],
+      timers: [
+        {
+          id: 't',
+          label: 'Bolts',
+          place: 'hub.front',
+          startedAt: AT,
+          minutes: 480,
+          maxMinutes: 720,
+          next: 'Rinse.',
+          endedAt: null,
+        },
+      ],
+    };
+    const bicycle = opened(old);
+    expect(bicycle.trays[0]).toMatchObject({
+      assembly: null,
+      doneSteps: ['photo', 'balls-left'],
+      order: ['balls.left'],
+      marks: {},
+      cleaned: [],
+    });
+    expect(bicycle.trays[0]!.balls.left).toMatchObject({ out: 9 });
+    expect(bicycle.timers[0]).toMatchObject({ id: 't', bath: null, parts: [] });
+    expect(bicycle).toMatchObject({ seized: [], tricks: [], identified: [], finish: { treatment: null } });
+  });
+
+  test('settings of version 3 own the usual baths', () => {
+    const { baths: _baths, ...old } = USUAL_SETTINGS;
+    expect(openSettings({ ...old, schemaVersion: 3 })!.baths.map((bath) => bath.id)).toEqual([
+      'hot',
+      'cold',
+      'vinegar',
+    ]);
+  });
+});
+
+describe('version 4', () => {
+  test('an axle as it was handed out was not measured, one that was stays; what was said of cups and cones stays', () => {
+    const { riding: _r, ...rest } = newBicycle('b', '2026-11-25T10:00:00.000Z', 'Green tourer');
+    const {
+      tracks: _t,
+      worked: _w,
+      cartridges: _c,
+      ballsWere: _b,
+      round: _ro,
+      runOn: _ru,
+      service: _s,
+      ...tray
+    } = newTray('hub.front');
+    const { seal: _se, ...seen } = tray.seen;
+    const old = (place: string, axle: object) => ({ ...tray, place, axle, seen: { ...seen, cup: 'pitted' } });
+    const opened = openBicycle({
+      ...rest,
+      schemaVersion: 4,
+      trays: [
+        old('hub.front', { majorMm: 9, pitchMm: 1, boreMm: 5.2, coneSpanMm: 60, clampForceN: 3500 }),
+        old('hub.rear', { majorMm: 10, pitchMm: 1, boreMm: 5.2, coneSpanMm: 68, clampForceN: 4200 }),
+      ],
+    });
+    if (!opened.ok) throw new Error(opened.detail);
+    const [front, rear] = opened.bicycle.trays;
+    expect(front!.axle).toEqual({});
+    expect(rear!.axle.coneSpanMm).toBe(68);
+    expect(front!.seen).toMatchObject({ cup: 'pitted', seal: 'unknown' });
+    expect(opened.bicycle.riding.use).toBe('mixed');
+    expect(openSettings({ ...USUAL_SETTINGS, schemaVersion: 4, practice: undefined })?.practice).toEqual({});
+  });
+});
+
+describe('who signed, and what was declined in writing', () => {
+  const versionSix = (changes: object) => ({ ...newBicycle('b', AT, 'Green tourer'), schemaVersion: 6, ...changes });
+  const job = {
+    id: 'j',
+    rule: null,
+    title: 'New tape',
+    place: 'bars',
+    minutes: { low: 1, likely: 2, high: 3 },
+    parts: { low: 1, likely: 2, high: 3 },
+    decision: 'drop',
+    reason: 'The owner declined',
+    done: false,
+    approval: { answer: 'no', words: 'on the telephone', at: AT },
+  };
+  test('an old signature names nobody, and its hold was not tried', () => {
+    const signature = { id: 's', bolt: 'stem', how: 'feel', valueNm: null, at: AT };
+    expect(opened(versionSix({ signatures: [signature] })).signatures).toEqual([
+      { ...signature, by: '', holdTest: false },
+    ]);
+  });
+  test('an owner’s no is a declining with its day and words; what was only dropped is none', () => {
+    const dropped = { ...job, id: 'k', approval: null };
+    expect(opened(versionSix({ customer: 'Ada', jobs: [job, dropped] })).jobs.map((row) => row.declined)).toEqual([
+      { by: 'Ada', on: AT.slice(0, 10), words: 'on the telephone' },
+      null,
+    ]);
+  });
+  test('nothing is ended, accepted or worked on that nobody put down', () => {
+    expect(opened(versionSix({}))).toMatchObject({
+      endings: [],
+      acceptances: [],
+      worked: [],
+      rechecks: [],
+      waysOut: [],
+    });
+  });
+});
+
+describe('from version 7', () => {
+  const sold = (sale: object) => {
+    const record = { ...newBicycle('b', AT, 'Green tourer'), schemaVersion: 7, sale };
+    const found = openBicycle(record);
+    if (!found.ok) throw new Error(found.detail);
+    return found.bicycle.sale;
+  };
+  test('a sale has a day of its own: that of the last change, which stood for it; nothing sold has none', () => {
+    expect(sold({ price: 9000, fee: 0 })).toEqual({ price: 9000, fee: 0, on: AT.slice(0, 10) });
+    expect(sold({ price: null, fee: 0 })).toEqual({ price: null, fee: 0, on: null });
+  });
+});

@@ -1,0 +1,29 @@
+import { isBearing, placeLabel } from '@/core/vocabulary/vocabulary';
+import { latestObservations } from './inspect/questions';
+import type { Bicycle } from './record';
+import type { Tray } from './strip/part';
+
+/** Whether a bearing was taken apart, and nothing of it is back nor anything noted of how it is now. */
+function isOpenBearing(tray: Tray): boolean {
+  return isBearing(tray.place) && tray.order.length > 0 && tray.backIn.length === 0 && !tray.after;
+}
+
+/** What a bicycle waits for, in the order of the work: the first stage that has not been begun or is not finished. */
+export function nextThing(bicycle: Bicycle): { stage: Bicycle['minutes'][number]['stage']; words: string } {
+  const looked = latestObservations(bicycle).size;
+  const kept = bicycle.jobs.filter((row) => row.decision === 'keep');
+  const apart = bicycle.trays.find((tray) => isOpenBearing(tray));
+  if (bicycle.sale.price !== null) return { stage: 'hand-over', words: 'Sold: look at what it earned' };
+  const customer = bicycle.purpose === 'customer';
+  if (!bicycle.purchase && !customer)
+    return { stage: 'buy', words: bicycle.appraisal.asking ? 'Settle on a price' : 'Say what is asked for it' };
+  if (looked === 0) return { stage: 'look-over', words: 'Look it over, front to back' };
+  if (kept.length === 0)
+    return { stage: 'decide', words: customer ? 'Make the estimate, ask the owner' : 'Decide what is done' };
+  if (apart) return { stage: 'overhaul', words: `${placeLabel(apart.place)} lies open in its tray` };
+  if (kept.some((row) => !row.done))
+    return { stage: 'strip', words: `${kept.filter((row) => !row.done).length} jobs to do` };
+  if (bicycle.signatures.length === 0) return { stage: 'rebuild', words: 'Torque round' };
+  if (bicycle.proofs.length === 0) return { stage: 'prove', words: 'Prove it' };
+  return { stage: 'hand-over', words: 'Write the sheet and sell it' };
+}

@@ -1,0 +1,89 @@
+import { z } from 'zod';
+import { at, type Held, id, inWriting, person, text } from '../fields';
+
+export const proofMark = z.strictObject({
+  id,
+  proof: id,
+  passed: z.boolean(),
+  how: text,
+  at,
+  by: person.default(''),
+  /** A noise or a slow gear that is known, not unsafe, and accepted in writing. */
+  accepted: inWriting.nullable().default(null),
+});
+export type ProofMark = z.output<typeof proofMark>;
+
+/**
+ * The end of something unsafe that no later look brings: the part is gone, or a qualified person has cleared it. It ends
+ * what was seen of the check until then; what is seen later stands by itself.
+ */
+export const ending = z.strictObject({
+  id,
+  check: id,
+  how: z.enum(['removed', 'cleared']),
+  by: person,
+  on: z.iso.date(),
+  /** What the qualified person wrote: a number, a report, where it lies. */
+  paper: z.string().max(500),
+  at,
+});
+export type Ending = z.output<typeof ending>;
+
+/** A finding accepted as it is, where it stops, steers or carries; never an unsafe one. It holds for what was seen until then. */
+export const acceptance = z.strictObject({ id, check: id, ...inWriting.shape, at });
+export type Acceptance = z.output<typeof acceptance>;
+
+export const WORKED_KINDS = ['set', 'adjusted', 'off', 'renewed'] as const;
+
+/** What was worked on when; what was signed before it is asked for again. */
+export const workedOn = z.strictObject({
+  id,
+  place: id,
+  bolt: id.nullable(),
+  /** The job that it was, where it was one: what mends ends what was unsafe, once it is looked at again. */
+  job: id.nullable(),
+  kind: z.enum(WORKED_KINDS),
+  at,
+});
+export type WorkedOn = z.output<typeof workedOn>;
+
+/** The two-minute list, gone through again. */
+export const recheck = z.strictObject({ id, at, by: person });
+export type Recheck = z.output<typeof recheck>;
+
+export const WAYS_OUT = ['ready', 'as-it-is', 'parts'] as const;
+
+/** How a bicycle went out: ready, as it is, or for its parts. */
+export const wayOut = z.strictObject({
+  id,
+  way: z.enum(WAYS_OUT),
+  at,
+  by: person,
+  /** Who took it. */
+  to: z.string().max(200),
+  /** When they were told what stands open. */
+  toldOn: z.iso.date().nullable(),
+  words: text,
+  /** Packed for carriage: it was ready before, and the receiver puts the rest together. */
+  packed: z.boolean(),
+});
+export type WayOut = z.output<typeof wayOut>;
+
+/** What was proved, ended, accepted, worked on since, and how it went out. */
+export const part = {
+  proofs: z.array(proofMark),
+  endings: z.array(ending),
+  acceptances: z.array(acceptance),
+  worked: z.array(workedOn),
+  rechecks: z.array(recheck),
+  waysOut: z.array(wayOut),
+};
+
+export const fresh = (): Held<typeof part> => ({
+  proofs: [],
+  endings: [],
+  acceptances: [],
+  worked: [],
+  rechecks: [],
+  waysOut: [],
+});

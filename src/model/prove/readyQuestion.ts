@@ -1,0 +1,253 @@
+import type { ProposedJob } from '@/core/decide/jobs';
+import type { LookOver } from '@/core/inspect/lookOver';
+import { proofsFor } from '@/core/prove/proofs';
+import { boltTroubles, lastChanges, type BoltTrouble } from '@/core/prove/boltTroubles';
+import { readyInput, type ReadyAsked } from '@/core/prove/readyInput';
+import type { Bolt } from '@/core/rebuild/bolts';
+import { own } from '@/core/own';
+import { isBearing, placeLabel } from '@/core/vocabulary/vocabulary';
+import type { Bicycle } from '../record';
+import type { WorkshopSettings } from '../settings/settings';
+import type { Tray } from '../strip/part';
+import { runningTimers } from '../clean/timers';
+import { latestObservations } from '../inspect/questions';
+import { momentOf } from '../stamps';
+import { trayLeaf } from '../leaves';
+import { isSettled, partsOff } from '../strip/trays';
+
+/** What calculators say of the bicycle, which the law leans on. */
+export interface Reckoned {
+  lookOver: Pick<LookOver, 'findings' | 'safetyPlaces'>;
+  bolts: Bolt[];
+  complaints: { id: string; said: string; unsafe: boolean }[];
+  /** What the findings ask for. */
+  jobs: Pick<ProposedJob, 'rule' | 'title' | 'check' | 'need' | 'alternatives'>[];
+}
+
+type Rows<List extends keyof ReadyAsked> = NonNullable<ReadyAsked[List]>;
+
+/** Parts of a tray that are not on the bicycle, by where they are. Left off on purpose is none of these. */
+export function partsAway(bicycle: Bicycle, tray: Tray): { out: string[]; missing: string[]; inBath: string[] } {
+  const bathed = new Set(runningTimers(bicycle).flatMap(({ timer }) => timer.parts));
+  const missing = Object.entries(tray.marks).flatMap(([part, mark]) =>
+    mark === 'missing' && !isSettled(tray, part) ? [part] : [],
+  );
+  const away = partsOff(tray).filter((part) => !missing.includes(part));
+  const soaks = (part: string) => bathed.has(`${tray.place}/${part}`);
+  return { out: away.filter((part) => !soaks(part)), missing, inBath: away.filter(soaks) };
+}
+
+function traysOf(bicycle: Bicycle, { lookOver }: Reckoned): Rows<'trays'> {
+  const loose = new Set(bicycle.looseEnds.filter((row) => row.closedAt === null).map((row) => row.place));
+  const places = new Set([...bicycle.trays.map((tray) => tray.place), ...loose]);
+  return [...places].map((place) => {
+    const tray = bicycle.trays.find((each) => each.place === place);
+    const away = tray ? partsAway(bicycle, tray) : null;
+    return {
+      id: place,
+      label: placeLabel(place),
+      place,
+      out: away?.out.length ?? 0,
+      missing: away?.missing.length ?? 0,
+      inBath: away?.inBath.length ?? 0,
+      loose: loose.has(place),
+      leftOff: (tray?.leftOff ?? []).map((part) => ({
+        id: part,
+        label: part.replaceAll('-', ' ').replace('.', ', '),
+        safety: lookOver.safetyPlaces.includes(place),
+      })),
+    };
+  });
+}
+
+/** When something was last off a place. */
+function lastOff(bicycle: Bicycle, place: string): string {
+  return bicycle.worked.reduce(
+    (last, row) => (row.place === place && row.kind === 'off' && row.at > last ? row.at : last),
+    '',
+  );
+}
+
+function bearingsOf(bicycle: Bicycle): Rows<'bearings'> {
+  return bicycle.trays
+    .filter((tray) => isBearing(tray.place))
+    .map((tray) => {
+      const { out, missing, inBath } = partsAway(bicycle, tray);
+      const felt = momentOf(own(bicycle.stamps, trayLeaf(tray.place, 'after')) ?? '');
+      const known = tray.after !== null && tray.after.feel !== 'unknown';
+      return {
+        id: tray.place,
+        label: placeLabel(tray.place),
+        opened: tray.order.length + tray.trials.length + tray.worked.length > 0,
+        closed: out.length + missing.length + inBath.length === 0,
+        // What was felt before it was opened again is no after.
+        after: known && felt >= lastOff(bicycle, tray.place),
+      };
+    });
+}
+
+/** The last row that says something, and who else said so before it. */
+function lastSaid<Row extends { by: string }>(rows: Row[]): { last: Row | undefined; doneBy: string | undefined } {
+  const last = rows.at(-1);
+  const doneBy = rows.slice(0, -1).findLast((row) => row.by !== '' && row.by !== last?.by)?.by;
+  return { last, doneBy };
+}
+
+function boltsOf(bicycle: Bicycle, bolts: Bolt[]): Rows<'bolts'> {
+  return bolts.map((bolt) => {
+    const tray = bicycle.trays.find((each) => each.place === bolt.place);
+    const away = tray ? partsAway(bicycle, tray) : null;
+    const { last, doneBy } = lastSaid(bicycle.signatures.filter((row) => row.bolt === bolt.id));
+    return {
+      id: bolt.id,
+      label: bolt.label,
+      place: bolt.place,
+      safety: bolt.safetyCritical,
+      second: bolt.second,
+      wrenchAsked: bolt.wrenchAsked,
+      minNm: bolt.torqueMinNm,
+      maxNm: bolt.torqueMaxNm,
+      partOut: away !== null && away.out.length + away.missing.length + away.inBath.length > 0,
+      ...(doneBy === undefined ? {} : { doneBy }),
+      ...(last
+        ? { signed: { how: last.how, valueNm: last.valueNm, holdTest: last.holdTest, at: last.at, by: last.by } }
+        : {}),
+    };
+  });
+}
+
+function proofsOf(bicycle: Bicycle): Rows<'proofs'> {
+  return proofsFor(bicycle.kind).map(({ id, label, kind, safety, second, leansOn }) => {
+    const { last, doneBy } = lastSaid(bicycle.proofs.filter((row) => row.proof === id));
+    return {
+      id,
+      label,
+      kind,
+      safety,
+      second,
+      leansOn,
+      ...(doneBy === undefined ? {} : { doneBy }),
+      ...(last
+        ? { result: last.passed ? ('passed' as const) : ('failed' as const), at: last.at, by: last.by }
+        : { result: null }),
+      ...(last?.accepted ? { accepted: last.accepted } : {}),
+    };
+  });
+}
+
+function findingsOf(bicycle: Bicycle, { lookOver }: Reckoned): Rows<'findings'> {
+  const latest = latestObservations(bicycle);
+  return lookOver.findings
+    .filter((finding) => finding.state !== 'not-looked-at')
+    .map(({ check, label, place, state, safety, again, ended }) => {
+      const accepted = bicycle.acceptances.findLast(
+        (row) => row.check === check && row.at >= (latest.get(check)?.at ?? ''),
+      );
+      return {
+        id: check,
+        label,
+        place,
+        state: ended ? ('unsafe' as const) : state,
+        safety,
+        again,
+        ...(ended ? { ended } : {}),
+        ...(accepted ? { accepted: { by: accepted.by, on: accepted.on, words: accepted.words } } : {}),
+      };
+    });
+}
+
+/** Each check that stops, steers or carries and was not looked at; of the rest the places where nothing was. */
+function unlookedOf({ lookOver: { findings } }: Reckoned): Rows<'unlooked'> {
+  const open = findings.filter((finding) => finding.state === 'not-looked-at');
+  const grave = open.filter((finding) => finding.safety);
+  const told = new Set(grave.map((finding) => finding.place));
+  const places = [...new Set(findings.map((finding) => finding.place))].filter(
+    (place) => !told.has(place) && findings.every((f) => f.place !== place || f.state === 'not-looked-at'),
+  );
+  return [
+    ...grave.map(({ check, label, place }) => ({ id: check, label, place, safety: true })),
+    ...places.map((place) => ({ id: place, label: placeLabel(place), place, safety: false })),
+  ];
+}
+
+function jobsOf(bicycle: Bicycle, { jobs, lookOver }: Reckoned): Rows<'jobs'> {
+  const decided = new Map(bicycle.jobs.map((job) => [job.id, job]));
+  const unsafe = new Set(lookOver.findings.filter((f) => f.state === 'unsafe').map((f) => f.check));
+  const taken = (rule: string) => decided.get(rule)?.decision === 'keep';
+  const asked = jobs.filter(
+    (job) =>
+      job.need === 'needed' &&
+      // What the brief or the trade of selling asks for keeps nobody from riding.
+      job.check !== null &&
+      // One way of doing it stands for the others.
+      (taken(job.rule) ||
+        !jobs.some((other) => other.alternatives && other.alternatives === job.alternatives && taken(other.rule))),
+  );
+  const rules = new Set(asked.map((job) => job.rule));
+  const rest = bicycle.jobs.filter((job) => !rules.has(job.id) && job.decision === 'keep' && !job.done);
+  return [
+    ...asked.map(({ rule, title, check }) => {
+      const job = decided.get(rule);
+      return {
+        id: rule,
+        label: title,
+        needed: true,
+        unsafe: check !== null && unsafe.has(check),
+        done: job?.done ?? false,
+        ...(job?.declined ? { declined: job.declined } : {}),
+      };
+    }),
+    ...rest.map(({ id, title }) => ({ id, label: title, needed: false, unsafe: false, done: false })),
+  ];
+}
+
+type Rules = Pick<WorkshopSettings, 'wrenchEverywhere' | 'secondEyes'>;
+
+function rulesFor(bicycle: Bicycle, { wrenchEverywhere, secondEyes }: Rules) {
+  const customers = wrenchEverywhere === 'customers' && bicycle.purpose === 'customer';
+  return { wrenchEverywhere: wrenchEverywhere === 'always' || customers, secondEyes };
+}
+
+function changesOf(bicycle: Bicycle): Rows<'changes'> {
+  return bicycle.worked.map(({ place, bolt, kind, at }) => ({ place, kind, at, ...(bolt ? { bolt } : {}) }));
+}
+
+/** What the law still asks of each bolt, by its id; a bolt that is not in it counts as signed. */
+export function openBolts(bicycle: Bicycle, bolts: Bolt[], settings: Rules): Map<string, [BoltTrouble, string][]> {
+  const {
+    bolts: asked,
+    changes,
+    rules,
+  } = readyInput.parse({
+    today: '2000-01-01',
+    bolts: boltsOf(bicycle, bolts),
+    changes: changesOf(bicycle),
+    rules: rulesFor(bicycle, settings),
+  });
+  const last = lastChanges(changes);
+  return new Map(
+    asked.flatMap((bolt) => {
+      const troubles = boltTroubles(bolt, rules, last);
+      return troubles.length > 0 ? [[bolt.id, troubles]] : [];
+    }),
+  );
+}
+
+/** The law's question of a bicycle, from its record and what is reckoned of it. Nothing else is asked anywhere. */
+export function readyQuestion(bicycle: Bicycle, reckoned: Reckoned, settings: Rules, today: string): ReadyAsked {
+  const recheck = bicycle.rechecks.at(-1);
+  return {
+    today,
+    rules: rulesFor(bicycle, settings),
+    findings: findingsOf(bicycle, reckoned),
+    unlooked: unlookedOf(reckoned),
+    trays: traysOf(bicycle, reckoned),
+    complaints: reckoned.complaints.map(({ id, said, unsafe }) => ({ id, label: `“${said}”`.slice(0, 300), unsafe })),
+    jobs: jobsOf(bicycle, reckoned),
+    bearings: bearingsOf(bicycle),
+    bolts: boltsOf(bicycle, reckoned.bolts),
+    proofs: proofsOf(bicycle),
+    changes: changesOf(bicycle),
+    ...(recheck ? { recheck: { at: recheck.at, by: recheck.by } } : {}),
+  };
+}

@@ -1,0 +1,18 @@
+import type { Bolt, BoltsInput } from '@/core/rebuild/bolts';
+import { judgeTorque } from '@/core/rebuild/judgeTorque';
+import type { Bicycle } from '../record';
+import { chosenAssemblies } from '../strip/trays';
+
+/** The question for `rebuild.bolts`: what the bicycle is, what was found in its trays, the sizes that were chosen. */
+export function boltsInput(bicycle: Pick<Bicycle, 'kind' | 'trays' | 'boltSizes'>): BoltsInput {
+  return { kind: bicycle.kind, assemblies: chosenAssemblies(bicycle), sizes: bicycle.boltSizes };
+}
+
+/** Each bolt's last signature, judged against its band. */
+export function signedBolts(bicycle: Bicycle, bolts: Bolt[]) {
+  const last = new Map(bicycle.signatures.map((row) => [row.bolt, row]));
+  return bolts.flatMap((bolt) => {
+    const row = last.get(bolt.id);
+    return row ? [{ bolt: bolt.id, judgement: judgeTorque(row.valueNm, bolt), row }] : [];
+  });
+}

@@ -1,0 +1,27 @@
+import { z } from 'zod';
+import { minorUnits } from '@/core/fields';
+import { at, id, label } from '../fields';
+
+export const STOCK_STATES = ['new', 'good', 'worn'] as const;
+
+/** Something in the drawer: where from, size, state, what it cost. */
+export const stockItem = z.strictObject({
+  id,
+  label,
+  /** Where on a bicycle it belongs. */
+  place: id,
+  size: z.string().max(120),
+  state: z.enum(STOCK_STATES),
+  /** Where it came from: a bicycle of this workshop, or words. */
+  from: z.string().max(200),
+  bicycle: id.nullable(),
+  quantity: z.number().min(0).max(1_000_000),
+  /** What one would fetch: a donor's cost is shared by it. */
+  worth: minorUnits,
+  /** What all of them cost; null where it follows from the donor's price. */
+  cost: minorUnits.nullable(),
+  at,
+  /** When the last one was used or thrown away. */
+  goneAt: at.nullable(),
+});
+export type StockItem = z.output<typeof stockItem>;

@@ -1,0 +1,140 @@
+import type { Draft } from 'immer';
+import { z } from 'zod';
+import { placeLabel } from '@/core/vocabulary/vocabulary';
+import { defineCommand, put, remove, setOrDrop, toggled, work } from '../command';
+import { id } from '../fields';
+import { partPhrase, plain } from '../phrases';
+import type { Bicycle } from '../record';
+import { trayIn } from './fresh';
+import { extraPart, PART_MARKS, seized, soil, trick, type Seized } from './part';
+
+const here = (place: string) => placeLabel(place).toLowerCase();
+const FATE_WORDS = { stock: 'into stock', scrap: 'scrapped' } as const;
+
+function stuckWords({ part, tried, ended }: Seized): string {
+  if (ended) return `${part}: ${ended.how === 'freed' ? 'came free' : 'left as it is'}`;
+  return tried.length > 0 ? `tried on ${part}: ${plain(tried.at(-1)!.step)}` : `stuck: ${part}`;
+}
+
+function cleanPart(bicycle: Draft<Bicycle>, place: string, part: string, clean: boolean): void {
+  const tray = trayIn(bicycle, place);
+  tray.cleaned = toggled(tray.cleaned, part, clean);
+}
+
+export const commands = [
+  defineCommand({
+    type: 'markStep',
+    schema: { place: id, step: id, done: z.boolean(), takes: z.array(id) },
+    apply(bicycle, { place, step, done, takes }) {
+      const tray = trayIn(bicycle, place);
+      tray.doneSteps = toggled(tray.doneSteps, step, done);
+      tray.order = tray.order.filter((part) => !takes.includes(part));
+      if (done) tray.order.push(...takes);
+      tray.backIn = tray.backIn.filter((part) => tray.order.includes(part));
+    },
+    words: ({ place, done }) => `${here(place)}: step ${done ? 'done' : 'undone'}`,
+    work: ({ place, done, takes }) => (done && takes.length > 0 ? [work(place, 'off')] : []),
+  }),
+  defineCommand({
+    type: 'orderTray',
+    schema: { place: id, order: z.array(id) },
+    apply(bicycle, { place, order }) {
+      trayIn(bicycle, place).order = order;
+    },
+    words: ({ place }) => `${here(place)}: order in the tray`,
+  }),
+  defineCommand({
+    type: 'putBack',
+    schema: { place: id, part: id, back: z.boolean() },
+    apply(bicycle, { place, part, back }) {
+      const tray = trayIn(bicycle, place);
+      tray.backIn = toggled(tray.backIn, part, back);
+    },
+    words: ({ place, back }) => `${here(place)}: ${back ? 'put back' : 'taken off again'}`,
+    // Until it went back it was off.
+    work: ({ place, back }) => (back ? [work(place, 'off')] : []),
+  }),
+  /** Which assembly was found at a place. What was put down for another stays in the record. */
+  defineCommand({
+    type: 'chooseAssembly',
+    schema: { place: id, assembly: id },
+    apply(bicycle, { place, assembly }) {
+      trayIn(bicycle, place).assembly = assembly;
+    },
+    words: ({ place, assembly }) => `${here(place)}: ${plain(assembly)}`,
+  }),
+  defineCommand({
+    type: 'markPart',
+    schema: { place: id, part: id, mark: z.enum(PART_MARKS).nullable() },
+    apply: (bicycle, { place, part, mark }) => setOrDrop(trayIn(bicycle, place).marks, part, mark),
+    words: ({ part, mark }) => `${partPhrase(part)}: ${mark ?? 'nothing wrong'}`,
+  }),
+  defineCommand({
+    type: 'addPart',
+    schema: { place: id, part: extraPart },
+    apply(bicycle, { place, part }) {
+      const tray = trayIn(bicycle, place);
+      put(tray.extra, part);
+      if (!tray.order.includes(part.id)) tray.order.push(part.id);
+    },
+    words: ({ part }) => `found: ${part.label}`,
+  }),
+  defineCommand({
+    type: 'fatePart',
+    schema: { place: id, part: id, fate: z.enum(['stock', 'scrap']).nullable() },
+    apply: (bicycle, { place, part, fate }) => setOrDrop(trayIn(bicycle, place).fates, part, fate),
+    words: ({ part, fate }) => `${partPhrase(part)}: ${fate ? FATE_WORDS[fate] : 'kept'}`,
+  }),
+  defineCommand({
+    type: 'leaveOff',
+    schema: { place: id, part: id, off: z.boolean() },
+    apply(bicycle, { place, part, off }) {
+      const tray = trayIn(bicycle, place);
+      tray.leftOff = toggled(tray.leftOff, part, off);
+    },
+    words: ({ part, off }) => `${partPhrase(part)}: ${off ? 'left off on purpose' : 'not left off'}`,
+  }),
+  defineCommand({
+    type: 'cleanParts',
+    schema: { parts: z.array(z.strictObject({ place: id, part: id })).max(100), clean: z.boolean() },
+    apply(bicycle, { parts, clean }) {
+      for (const { place, part } of parts) cleanPart(bicycle, place, part, clean);
+    },
+    words: ({ parts, clean }) =>
+      `${parts.length === 1 ? 'one part' : `${parts.length} parts`} ${clean ? 'clean' : 'not clean'}`,
+  }),
+  defineCommand({
+    type: 'sayHardened',
+    schema: { place: id, part: id, hardened: z.boolean().nullable() },
+    apply: (bicycle, { place, part, hardened }) => setOrDrop(trayIn(bicycle, place).hardened, part, hardened),
+    words: ({ part, hardened }) =>
+      `${partPhrase(part)}: ${hardened === null ? 'not asked' : hardened ? 'hardened' : 'not hardened'}`,
+  }),
+  defineCommand({
+    type: 'setSoil',
+    schema: { place: id, part: id, soil },
+    apply(bicycle, step) {
+      trayIn(bicycle, step.place).soils[step.part] = step.soil;
+    },
+    words: (step) => `soil ${step.soil}`,
+  }),
+  defineCommand({
+    type: 'putSeized',
+    schema: { seized },
+    apply: (bicycle, step) => put(bicycle.seized, step.seized),
+    words: (step) => stuckWords(step.seized),
+    work: (step) => (step.seized.ended?.how === 'freed' ? [work(step.seized.place, 'off')] : []),
+  }),
+  defineCommand({
+    type: 'putTrick',
+    schema: { trick },
+    apply: (bicycle, step) => put(bicycle.tricks, step.trick),
+    words: (step) => `trick: ${step.trick.text.slice(0, 40)}`,
+  }),
+  defineCommand({
+    type: 'removeTrick',
+    schema: { trick: id },
+    apply: (bicycle, step) => remove(bicycle.tricks, step.trick),
+    words: () => 'trick removed',
+  }),
+] as const;

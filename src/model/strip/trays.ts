@@ -1,0 +1,30 @@
+import type { Bicycle } from '../record';
+import { newTray } from './fresh';
+import type { Tray } from './part';
+
+/** The tray of a place, or an empty one that is not stored until something is put in it. */
+export function trayFor(bicycle: Bicycle, place: string): Tray {
+  return bicycle.trays.find((tray) => tray.place === place) ?? newTray(place);
+}
+
+/** Which assembly was found where, as far as it was said. */
+export function chosenAssemblies(bicycle: Pick<Bicycle, 'trays'>): Record<string, string> {
+  return Object.fromEntries(bicycle.trays.flatMap((tray) => (tray.assembly ? [[tray.place, tray.assembly]] : [])));
+}
+
+/** Every step of every tray that is done. */
+export function doneSteps(bicycle: Bicycle): { place: string; step: string }[] {
+  return bicycle.trays.flatMap((tray) => tray.doneSteps.map((step) => ({ place: tray.place, step })));
+}
+
+type Slots = Pick<Tray, 'order' | 'backIn' | 'leftOff'>;
+
+/** Whether a part's slot is closed: it is back in, or left off on purpose. */
+export function isSettled(tray: Slots, part: string): boolean {
+  return tray.backIn.includes(part) || tray.leftOff.includes(part);
+}
+
+/** The parts that came off and whose slot is open, in the order in which they came off. */
+export function partsOff(tray: Slots): string[] {
+  return tray.order.filter((part) => !isSettled(tray, part));
+}

@@ -1,0 +1,92 @@
+import { z } from 'zod';
+import { defineCommand, put, remove, rowOf } from '../command';
+import { at, id } from '../fields';
+import { STAGES } from '../stages';
+import { benchPosition, delivery, minutesEntry, note, photo } from './part';
+
+export const commands = [
+  defineCommand({
+    type: 'startClock',
+    schema: { clock: id, at, stage: z.enum(STAGES), place: id.nullable() },
+    quiet: true,
+    apply(bicycle, { clock, at: startedAt, stage, place }) {
+      bicycle.clock = { id: clock, startedAt, activeAt: startedAt, stage, place };
+    },
+  }),
+  defineCommand({
+    type: 'touchClock',
+    schema: { at },
+    quiet: true,
+    apply({ clock }, step) {
+      if (clock && clock.activeAt < step.at) clock.activeAt = step.at;
+    },
+  }),
+  defineCommand({
+    type: 'stopClock',
+    schema: { entry: minutesEntry.nullable() },
+    quiet: true,
+    apply(bicycle, { entry }) {
+      bicycle.clock = null;
+      if (entry) put(bicycle.minutes, entry);
+    },
+  }),
+  defineCommand({
+    type: 'putMinutes',
+    schema: { entry: minutesEntry },
+    apply: (bicycle, { entry }) => put(bicycle.minutes, entry),
+    words: ({ entry }) => `${Math.round(entry.minutes)} min`,
+  }),
+  defineCommand({
+    type: 'removeMinutes',
+    schema: { entry: id },
+    apply: (bicycle, { entry }) => remove(bicycle.minutes, entry),
+    words: () => 'minutes removed',
+  }),
+  defineCommand({
+    type: 'benchAt',
+    schema: { bench: benchPosition.nullable() },
+    quiet: true,
+    apply(bicycle, { bench }) {
+      bicycle.bench = bench;
+    },
+  }),
+  defineCommand({
+    type: 'addPhoto',
+    schema: { photo },
+    apply: (bicycle, step) => put(bicycle.photos, step.photo),
+    words: () => 'photograph',
+  }),
+  defineCommand({
+    type: 'removePhoto',
+    schema: { photo: id },
+    apply: (bicycle, step) => remove(bicycle.photos, step.photo),
+    words: () => 'photograph removed',
+  }),
+  defineCommand({
+    type: 'addNote',
+    schema: { note },
+    apply: (bicycle, step) => put(bicycle.notes, step.note),
+    words: (step) => (step.note.sound ? 'spoken note' : `note: ${step.note.text.slice(0, 40)}`),
+  }),
+  defineCommand({
+    type: 'withdrawNote',
+    schema: { note: id },
+    apply(bicycle, step) {
+      const found = rowOf(bicycle.notes, step.note);
+      if (found) found.withdrawn = true;
+    },
+    words: () => 'note taken back',
+  }),
+  defineCommand({
+    type: 'putDelivery',
+    schema: { delivery },
+    apply: (bicycle, step) => put(bicycle.deliveries, step.delivery),
+    words: (step) => `${step.delivery.arrivedAt ? 'arrived' : 'ordered'}: ${step.delivery.label}`,
+  }),
+  defineCommand({
+    type: 'removeDelivery',
+    schema: { delivery: id },
+    apply: (bicycle, step) => remove(bicycle.deliveries, step.delivery),
+    words: () => 'order removed',
+  }),
+] as const;
