@@ -4,11 +4,11 @@ import { own } from '@/core/own';
 import { amend, settleConflict, type Amend } from './amend';
 import { put, type CommandOf, type Work } from './command';
 import { id, at } from './fields';
-import { changedLeaves, leafValue, same, withLeaves } from './leaves';
+import { changedLeaves, leafValue, withLeaves } from './leaves';
+import { same } from './same';
 import type { WorkedOn } from './prove/part';
 import type { Bicycle } from './record';
 import { stampOf } from './stamps';
-import { newTray } from './strip/fresh';
 import * as subjects from './subjects';
 
 type Subject = (typeof subjects)[keyof typeof subjects];
@@ -65,12 +65,12 @@ function applied(bicycle: Bicycle, sent: Envelope): Bicycle {
   const step = sent.command;
   if (step.type === 'amend') {
     const values = step.changes.map(({ leaf, value }) => [leaf, value] as const);
-    return stillStands(bicycle, step) ? withLeaves(bicycle, values, newTray) : bicycle;
+    return stillStands(bicycle, step) ? withLeaves(bicycle, values) : bicycle;
   }
   if (step.type === 'settleConflict') {
     const found = bicycle.conflicts.find((row) => row.id === step.conflict);
     if (!found) return bicycle;
-    const chosen = step.take === 'other' ? withLeaves(bicycle, [[found.leaf, found.other]], newTray) : bicycle;
+    const chosen = step.take === 'other' ? withLeaves(bicycle, [[found.leaf, found.other]]) : bicycle;
     return { ...chosen, conflicts: chosen.conflicts.filter((row) => row.id !== step.conflict) };
   }
   const done = workDone(step, bicycle);

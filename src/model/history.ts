@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { isQuiet, type Command, type Envelope, wordsFor } from './commands';
-import { newTray } from './strip/fresh';
-import { changedLeaves, isAppendOnly, leafValue, same, type LeafChange } from './leaves';
+import type { LeafChange } from './leafChanges';
+import { changedLeaves, isAppendOnly, withoutEmptyRows } from './leaves';
 import type { Bicycle } from './record';
 
 /** One change as it can be taken back: what it is called, and each leaf before and after. */
@@ -19,23 +19,11 @@ export type HistoryRow = z.output<typeof historyRow>;
 /** How many changes of a bicycle can be taken back. */
 export const MOST_HISTORY = 100;
 
-/** A tray appears with its first entry; only the entry is what somebody did. */
-function withoutEmptyTrays(changes: LeafChange[], before: Bicycle): LeafChange[] {
-  return changes.flatMap((change) => {
-    const [head, place] = change.leaf.split('/');
-    if (head !== 'trays' || change.before !== undefined) return [change];
-    const empty = { ...before, trays: [newTray(place!)] };
-    const usual = leafValue(empty, change.leaf);
-    if (usual === undefined) return [change];
-    return same(usual, change.after) ? [] : [{ ...change, before: usual }];
-  });
-}
-
 /** The history row of a change, or null for one that nobody takes back. */
 export function historyOf(before: Bicycle, after: Bicycle, sent: Envelope): HistoryRow | null {
   const { command } = sent;
   if (isQuiet(command)) return null;
-  const changes = withoutEmptyTrays(changedLeaves(before, after), before).filter(({ leaf }) => leaf !== 'bench');
+  const changes = withoutEmptyRows(changedLeaves(before, after)).filter(({ leaf }) => leaf !== 'bench');
   if (changes.length === 0) return null;
   if (command.type === 'amend')
     return { id: sent.id, at: sent.at, kind: command.direction, of: command.of, words: command.words, changes };

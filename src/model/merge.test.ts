@@ -4,7 +4,6 @@ import { newBicycle } from './fresh';
 import { historyOf, stacks, withRow, amendment, type HistoryRow } from './history';
 import { changedLeaves, leavesOf, withLeaves } from './leaves';
 import { compareCopies, mergeBicycles, sameRecord } from './merge';
-import { newTray } from './strip/fresh';
 import { fromSchema } from '../../tests/fromSchema';
 import { overfull, refusedByBound } from './bounds';
 import { openBicycle } from './migrate/migrate';
@@ -63,20 +62,17 @@ describe('leaves', () => {
         const before = origin();
         const after = changed('a', list, before);
         const changes = changedLeaves(before, after);
-        const tray = (place: string) => newTray(place);
         expect(
           facts(
             withLeaves(
               before,
               changes.map((c) => [c.leaf, c.after]),
-              tray,
             ),
           ),
         ).toEqual(facts(after));
         const back = withLeaves(
           after,
           changes.map((c) => [c.leaf, c.before]),
-          tray,
         );
         // A tray that was opened stays as an empty one: it has leaves of its own that were never there before.
         expect(changedLeaves(before, back).filter((c) => !c.leaf.startsWith('trays/'))).toEqual([]);

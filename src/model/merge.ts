@@ -1,6 +1,7 @@
 import { own } from '@/core/own';
-import { newTray } from './strip/fresh';
-import { leavesOf, same, withLeaves, type LeafKey } from './leaves';
+import { inOrder, laterStands, leavesOf, withLeaves } from './leaves';
+import type { LeafKey } from './leafTree';
+import { same } from './same';
 import type { Bicycle, Conflict } from './record';
 import { momentOf } from './stamps';
 
@@ -19,11 +20,6 @@ function side(bicycle: Bicycle, leaves: Map<LeafKey, unknown>, leaf: LeafKey): S
 function winner(a: Side, b: Side): Side {
   if (a.stamp !== b.stamp) return a.stamp > b.stamp ? a : b;
   return JSON.stringify(a.value ?? null) >= JSON.stringify(b.value ?? null) ? a : b;
-}
-
-/** Rows in the order of their time; those of one time keep the order in which they stood. */
-function ordered<Row>(rows: Row[], when: (row: Row) => string): Row[] {
-  return [...rows].sort((a, b) => (when(a) === when(b) ? 0 : when(a) < when(b) ? -1 : 1));
 }
 
 /** Of two copies the one whose order of rows is kept; the same one from both sides. */
@@ -56,7 +52,7 @@ export function mergeBicycles(a: Bicycle, b: Bicycle): Bicycle {
     if (won.stamp && (own(a.stamps, leaf) ?? own(b.stamps, leaf))) stamps[leaf] = won.stamp;
     if (!same(left.value, right.value)) {
       const bothChanged = lost.stamp > together && lost.stamp > a.createdAt && lost.stamp > b.createdAt;
-      if (bothChanged && lost.value !== undefined && !leaf.startsWith('clock') && leaf !== 'bench') {
+      if (bothChanged && lost.value !== undefined && laterStands(leaf) === undefined) {
         const id = `${leaf}@${lost.stamp}`;
         conflicts.set(id, { id, leaf, kept: won.value ?? null, other: lost.value, at: momentOf(won.stamp) });
       }
@@ -64,25 +60,13 @@ export function mergeBicycles(a: Bicycle, b: Bicycle): Bicycle {
     values.push([leaf, won.value]);
   }
   const ground = laterCopy(a, b);
-  const merged = withLeaves(ground, values, newTray);
+  const merged = inOrder(withLeaves(ground, values), stamps);
   return {
     ...merged,
     createdAt: [a.createdAt, b.createdAt].sort()[0]!,
     updatedAt: [a.updatedAt, b.updatedAt].sort()[1]!,
     revision: Math.max(a.revision, b.revision) + (sameRecord(a, b) ? 0 : 1),
     recent: [...new Set([...a.recent, ...b.recent])].sort().slice(-100),
-    observations: ordered(merged.observations, (row) => row.at),
-    trays: merged.trays.map((tray) => ({
-      ...tray,
-      trials: ordered(tray.trials, (row) => stamps[`trays/${tray.place}/trials/${row.id}`] ?? ''),
-    })),
-    timers: ordered(merged.timers, (row) => row.startedAt),
-    signatures: ordered(merged.signatures, (row) => row.at),
-    proofs: ordered(merged.proofs, (row) => row.at),
-    minutes: ordered(merged.minutes, (row) => row.at),
-    photos: ordered(merged.photos, (row) => row.at),
-    notes: ordered(merged.notes, (row) => row.at),
-    looseEnds: ordered(merged.looseEnds, (row) => row.at),
     conflicts: [...conflicts.values()].sort((x, y) => (x.id < y.id ? -1 : 1)),
     stamps,
     sharedAt: [a.sharedAt ?? '', b.sharedAt ?? ''].sort()[1]! || null,

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { at, id, type Held } from './fields';
+import { kept } from './leaf';
 import { OURS } from './stamps';
 import * as subjects from './subjects';
 
@@ -35,18 +36,18 @@ export type Conflict = z.output<typeof conflict>;
 
 /** One bicycle, whole: what was seen, decided, done and paid. What follows from it is computed and never stored. */
 export const bicycleRecord = z.strictObject({
-  schemaVersion: z.literal(SCHEMA_VERSION),
-  id,
-  revision: z.number().multipleOf(1).min(0),
-  createdAt: at,
-  updatedAt: at,
+  schemaVersion: kept(z.literal(SCHEMA_VERSION)),
+  id: kept(id),
+  revision: kept(z.number().multipleOf(1).min(0)),
+  createdAt: kept(at),
+  updatedAt: kept(at),
   /** Ids of the last commands, so that a replayed one changes nothing. */
-  recent: z.array(id).max(100),
+  recent: kept(z.array(id).max(100)),
   ...parts,
-  conflicts: z.array(conflict),
+  conflicts: kept(z.array(conflict)),
   /** When, and by which command, each field or row last changed; what a merge decides by. */
-  stamps: z.record(z.string().max(400), stamp),
+  stamps: kept(z.record(z.string().max(400), stamp)),
   /** When this bicycle was last sent to or taken from another device; changes after it may collide. */
-  sharedAt: at.nullable(),
+  sharedAt: kept(at.nullable()),
 });
 export type Bicycle = z.output<typeof bicycleRecord>;

@@ -1,6 +1,6 @@
 import { mergeBicycles } from '@/model/merge';
 import { openBicycle } from '@/model/migrate/migrate';
-import { same } from '@/model/leaves';
+import { same } from '@/model/same';
 import type { Bicycle } from '@/model/record';
 import type { WorkshopSettings } from '@/model/settings/settings';
 import type { StockItem } from '@/model/stock/item';

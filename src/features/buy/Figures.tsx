@@ -10,7 +10,7 @@ import type { Appraisal } from '@/core/money/appraise';
 import { stateOf } from '@/core/vocabulary/vocabulary';
 import type { CostLine } from '@/model/buy/part';
 import { USUAL_COSTS } from '@/model/buy/fresh';
-import { same } from '@/model/leaves';
+import { same } from '@/model/same';
 import { newId } from '@/store/browser';
 import { Choices } from '@/ui/Choices';
 import { hours, money, percent } from '@/ui/format';

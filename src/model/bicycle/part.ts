@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { bicycleKind, BRIEFS } from '@/core/bicycle';
 import { CONVENTIONS } from '@/core/buy/conventions';
 import { at, label, text } from '../fields';
+import { fields, value } from '../leaf';
 
 export const PURPOSES = ['sale', 'save', 'keeper', 'customer'] as const;
 export type Purpose = (typeof PURPOSES)[number];
@@ -29,16 +30,16 @@ export const riding = z.strictObject({
 
 /** What a bicycle is, whose it is and what it is for. */
 export const part = {
-  name: label,
-  note: text,
-  kind: bicycleKind,
-  brief: z.enum(BRIEFS),
+  name: value(label, { words: 'its name' }),
+  note: value(text, { words: 'its note' }),
+  kind: fields(bicycleKind, { words: 'what it is' }),
+  brief: value(z.enum(BRIEFS), { words: 'the brief' }),
   /** What it is for: sold for profit, saved from the tip, kept, or a customer's own. */
-  purpose: z.enum(PURPOSES),
+  purpose: value(z.enum(PURPOSES), { words: 'what it is for' }),
   /** Whose it is, where it is a customer's. */
-  customer: z.string().max(200),
-  provenance,
-  size: frameSize,
-  riding,
-  archivedAt: at.nullable(),
+  customer: value(z.string().max(200), { words: 'whose it is' }),
+  provenance: fields(provenance, { words: 'its papers' }),
+  size: fields(frameSize, { words: 'its size' }),
+  riding: fields(riding, { words: 'how it is ridden' }),
+  archivedAt: value(at.nullable(), { words: 'whether it is put away' }),
 };

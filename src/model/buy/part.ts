@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { minorUnits, orderedRange, workMinutes } from '@/core/fields';
 import { at, id, label, text } from '../fields';
+import { fields, rows, value } from '../leaf';
 
 export const costLine = z.strictObject({
   id,
@@ -18,7 +19,7 @@ export const appraisal = z.strictObject({
   otherCosts: minorUnits,
   target: z.strictObject({ kind: z.enum(['profit', 'hourly']), amount: minorUnits }),
   confidence: z.number().min(0.5).max(0.99),
-  lines: z.array(costLine),
+  lines: rows(z.array(costLine), { most: 200, words: 'cost lines', where: 'Buy' }),
 });
 
 /** A sold bicycle to compare with: typed, or from the feed of sold prices. */
@@ -51,12 +52,12 @@ export type Lead = z.output<typeof lead>;
 
 /** The advertisement, the door, the sum, the purchase. */
 export const part = {
-  lead,
+  lead: fields(lead, { words: 'the lead' }),
   /** Answers of the door check by its lines; a line without one was not looked at. */
-  door: z.record(id, z.enum(['fine', 'bad'])),
+  door: fields(z.record(id, z.enum(['fine', 'bad'])), { words: 'at the door' }),
   /** Features that date it, by id. */
-  features: z.record(id, z.literal(true)),
-  appraisal,
-  purchase: z.strictObject({ paid: minorUnits, at }).nullable(),
-  comparables: z.array(comparable),
+  features: fields(z.record(id, z.literal(true)), { words: 'what dates it' }),
+  appraisal: fields(appraisal, { words: 'the sum' }),
+  purchase: value(z.strictObject({ paid: minorUnits, at }).nullable(), { words: 'what was paid' }),
+  comparables: rows(z.array(comparable), { most: 250, words: 'sold prices', where: 'Buy' }),
 };

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { at, type Held, id, label, text } from '../fields';
+import { fields, rows } from '../leaf';
 
 export const timer = z.strictObject({
   id,
@@ -24,6 +25,9 @@ export const finish = z.strictObject({
 });
 
 /** What soaks, and the finish. */
-export const part = { timers: z.array(timer), finish };
+export const part = {
+  timers: rows(z.array(timer), { most: 5000, words: 'soaks', where: 'Clean', order: 'startedAt' }),
+  finish: fields(finish, { words: 'the finish' }),
+};
 
 export const fresh = (): Held<typeof part> => ({ timers: [], finish: { paint: null, hours: null, treatment: null } });

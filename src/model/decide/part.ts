@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { minorUnits, orderedRange, workMinutes } from '@/core/fields';
 import { at, type Held, id, inWriting, label, text } from '../fields';
+import { rows } from '../leaf';
 
 export const job = z.strictObject({
   id,
@@ -20,6 +21,6 @@ export const job = z.strictObject({
 export type Job = z.output<typeof job>;
 
 /** What is done and what is left. */
-export const part = { jobs: z.array(job) };
+export const part = { jobs: rows(z.array(job), { most: 2000, words: 'jobs', where: 'Decide' }) };
 
 export const fresh = (): Held<typeof part> => ({ jobs: [] });

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { at, type Held, id } from '../fields';
+import { rows } from '../leaf';
 
 /** What a part turned out to be, with the readings that said so. */
 export const identified = z.strictObject({
@@ -14,6 +15,8 @@ export const identified = z.strictObject({
 export type Identified = z.output<typeof identified>;
 
 /** What parts turned out to be. */
-export const part = { identified: z.array(identified) };
+export const part = {
+  identified: rows(z.array(identified), { most: 500, words: 'parts told by the gauges', where: 'the gauge drawer' }),
+};
 
 export const fresh = (): Held<typeof part> => ({ identified: [] });

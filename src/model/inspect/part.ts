@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { evidence } from '@/core/inspect/evidence';
 import { SEEN_AS } from '@/core/inspect/seenAs';
 import { at, type Held, id, text } from '../fields';
+import { append, rows, value } from '../leaf';
 
 export const observation = z.strictObject({
   id,
@@ -28,9 +29,9 @@ export type Complaint = z.output<typeof complaint>;
 /** What was seen and what the rider says. */
 export const part = {
   /** How far it is, for what is seen from now on. */
-  seenAs: z.enum(SEEN_AS),
-  observations: z.array(observation),
-  complaints: z.array(complaint),
+  seenAs: value(z.enum(SEEN_AS), { words: 'how far it is' }),
+  observations: append(z.array(observation), { most: 20_000, words: 'findings', where: 'Look over', order: 'at' }),
+  complaints: rows(z.array(complaint), { most: 200, words: 'complaints', where: 'Look over' }),
 };
 
 export const fresh = (): Held<typeof part> => ({ seenAs: 'bought', observations: [], complaints: [] });

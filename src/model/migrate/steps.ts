@@ -1,7 +1,7 @@
 import { NO_PAPERS, NO_SIZE, USUAL_RIDING } from '../bicycle/fresh';
 import { NO_LEAD } from '../buy/fresh';
 import { USUAL_BATHS, USUAL_PEOPLE } from '../settings/usual';
-import { same } from '../leaves';
+import { same } from '../same';
 import { stampsInOurForm } from '../stamps';
 import { SCHEMA_VERSION } from '../record';
 import type { Raw } from './open';

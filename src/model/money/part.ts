@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { minorUnits } from '@/core/fields';
 import { type Held, id, label } from '../fields';
+import { fields, rows } from '../leaf';
 
 export const moneyLine = z.strictObject({
   id,
@@ -16,6 +17,9 @@ export type MoneyLine = z.output<typeof moneyLine>;
 export const sale = z.strictObject({ price: minorUnits.nullable(), fee: minorUnits, on: z.iso.date().nullable() });
 
 /** What was paid for it, and what it fetched. */
-export const part = { lines: z.array(moneyLine), sale };
+export const part = {
+  lines: rows(z.array(moneyLine), { most: 1000, words: 'money lines', where: 'Hand over' }),
+  sale: fields(sale, { words: 'the sale' }),
+};
 
 export const fresh = (): Held<typeof part> => ({ lines: [], sale: { price: null, fee: 0, on: null } });

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { at, type Held, id, inWriting, person, text } from '../fields';
+import { rows } from '../leaf';
 
 export const proofMark = z.strictObject({
   id,
@@ -71,12 +72,12 @@ export type WayOut = z.output<typeof wayOut>;
 
 /** What was proved, ended, accepted, worked on since, and how it went out. */
 export const part = {
-  proofs: z.array(proofMark),
-  endings: z.array(ending),
-  acceptances: z.array(acceptance),
-  worked: z.array(workedOn),
-  rechecks: z.array(recheck),
-  waysOut: z.array(wayOut),
+  proofs: rows(z.array(proofMark), { most: 5000, words: 'proofs', where: 'Prove', order: 'at' }),
+  endings: rows(z.array(ending), { most: 2000, words: 'things ended', where: 'Prove' }),
+  acceptances: rows(z.array(acceptance), { most: 2000, words: 'things accepted', where: 'Prove' }),
+  worked: rows(z.array(workedOn), { most: 20_000, words: 'things worked on', where: 'the record' }),
+  rechecks: rows(z.array(recheck), { most: 1000, words: 'two-minute lists', where: 'Prove' }),
+  waysOut: rows(z.array(wayOut), { most: 500, words: 'ways out', where: 'Hand over' }),
 };
 
 export const fresh = (): Held<typeof part> => ({

@@ -12,7 +12,7 @@ import type { Tray } from '../strip/part';
 import { runningTimers } from '../clean/timers';
 import { latestObservations } from '../inspect/questions';
 import { momentOf } from '../stamps';
-import { trayLeaf } from '../leaves';
+import { bearingLeaf } from '../leaves';
 import { isSettled, partsOff } from '../strip/trays';
 
 /** What calculators say of the bicycle, which the law leans on. */
@@ -73,7 +73,7 @@ function bearingsOf(bicycle: Bicycle): Rows<'bearings'> {
     .filter((tray) => isBearing(tray.place))
     .map((tray) => {
       const { out, missing, inBath } = partsAway(bicycle, tray);
-      const felt = momentOf(own(bicycle.stamps, trayLeaf(tray.place, 'after')) ?? '');
+      const felt = momentOf(own(bicycle.stamps, bearingLeaf(tray.place, 'after')) ?? '');
       const known = tray.after !== null && tray.after.feel !== 'unknown';
       return {
         id: tray.place,

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { at, type Held, id, label, person } from '../fields';
+import { fields, rows } from '../leaf';
 
 export const signature = z.strictObject({
   id,
@@ -19,10 +20,10 @@ export type LooseEnd = z.output<typeof looseEnd>;
 
 /** Bolts: their sizes, their signatures, what is loose for now. */
 export const part = {
-  signatures: z.array(signature),
-  looseEnds: z.array(looseEnd),
+  signatures: rows(z.array(signature), { most: 5000, words: 'signatures', where: 'Rebuild', order: 'at' }),
+  looseEnds: rows(z.array(looseEnd), { most: 1000, words: 'loose ends', where: 'Rebuild', order: 'at' }),
   /** Sizes of bolts that differ from bicycle to bicycle, as they were chosen, by bolt. */
-  boltSizes: z.record(id, z.string().max(40)),
+  boltSizes: fields(z.record(id, z.string().max(40)), { words: 'the size of a bolt' }),
 };
 
 export const fresh = (): Held<typeof part> => ({ signatures: [], looseEnds: [], boltSizes: {} });

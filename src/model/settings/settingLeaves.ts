@@ -1,39 +1,19 @@
+import { produce } from 'immer';
 import { own } from '@/core/own';
 import { USUAL_SETTINGS } from './usual';
-import { same } from '../leaves';
-import type { WorkshopSettings } from './settings';
+import { putLeaves } from '../leafChanges';
+import { leavesIn, leafTree, type LeafKey } from '../leafTree';
+import { same } from '../same';
+import { workshopSettings, type WorkshopSettings } from './settings';
 import { stampOf } from '../stamps';
 
-/** Settings that change as one; house rules and levels of the practice room are leaves each. */
-const PLAIN = [
-  'name',
-  'currency',
-  'labourPerHour',
-  'customerPerHour',
-  'school',
-  'letterKeys',
-  'frontBrakeHand',
-  'people',
-  'wrenchEverywhere',
-  'secondEyes',
-  'baths',
-] as const;
+const tree = leafTree(workshopSettings);
 
 /** Every setting with its value, by its leaf. Example: `rules/openSound` → false. */
-export function settingLeaves(settings: WorkshopSettings): Map<string, unknown> {
-  return new Map<string, unknown>([
-    ...PLAIN.map((key): [string, unknown] => [key, settings[key]]),
-    ...Object.entries(settings.rules).map(([key, value]): [string, unknown] => [`rules/${key}`, value]),
-    ...Object.entries(settings.practice).map(([level, rounds]): [string, unknown] => [`practice/${level}`, rounds]),
-  ]);
-}
+export const settingLeaves = (settings: WorkshopSettings): Map<LeafKey, unknown> => leavesIn(tree, settings);
 
-function withSetting(settings: WorkshopSettings, leaf: string, value: unknown): WorkshopSettings {
-  const [head, ...rest] = leaf.split('/');
-  if (head === 'rules' || head === 'practice')
-    return { ...settings, [head]: { ...settings[head], [rest.join('/')]: value } };
-  return { ...settings, [leaf]: value };
-}
+const withSetting = (settings: WorkshopSettings, leaf: LeafKey, value: unknown): WorkshopSettings =>
+  produce(settings, (draft) => putLeaves(tree, draft, [[leaf, value]]));
 
 /** The settings after a change, with a stamp on each one that it touched. */
 export function changedSettings(

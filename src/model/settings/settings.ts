@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { houseRules } from '@/core/bearings/gradeRules';
 import { currencyCode, minorUnits } from '@/core/fields';
 import { at, id, label } from '../fields';
+import { fields, kept, value } from '../leaf';
 import { SCHEMA_VERSION, stamp } from '../record';
 
 /** A bath that the workshop owns. */
@@ -15,37 +16,39 @@ export const bath = z.strictObject({
 export type Bath = z.output<typeof bath>;
 
 export const workshopSettings = z.strictObject({
-  schemaVersion: z.literal(SCHEMA_VERSION),
+  schemaVersion: kept(z.literal(SCHEMA_VERSION)),
   name: z.string().max(120),
   currency: currencyCode,
   /** What an hour of the workshop's own time counts in its profit. */
   labourPerHour: minorUnits,
   /** What a customer pays for an hour. */
   customerPerHour: minorUnits,
-  rules: houseRules,
+  rules: fields(houseRules),
   school: z.enum(['from-tight', 'from-loose']),
   /** Single-letter keys can be switched off, for those who speak to the machine or lean on the keyboard. */
   letterKeys: z.boolean(),
   /** The hand that works the front brake where the workshop sells. */
   frontBrakeHand: z.enum(['left', 'right', 'either']),
   /** Who works here; one by default. */
-  people: z.array(z.strictObject({ id, name: z.string().min(1).max(80) })).max(40),
+  people: value(z.array(z.strictObject({ id, name: z.string().min(1).max(80) })).max(40)),
   /** Whether every bolt that has a figure is asked for by the wrench. */
   wrenchEverywhere: z.enum(['customers', 'always', 'never']),
   /** Brakes and steering are signed by another person than did them. */
   secondEyes: z.boolean(),
-  baths: z.array(bath).max(30),
+  baths: value(z.array(bath).max(30)),
   /** Rounds in the practice room by level. */
-  practice: z.record(
-    id,
-    z.strictObject({
-      rounds: z.number().multipleOf(1).min(0),
-      best: z.number().min(0).max(100),
-      last: z.number().min(0).max(100),
-      at,
-    }),
+  practice: fields(
+    z.record(
+      id,
+      z.strictObject({
+        rounds: z.number().multipleOf(1).min(0),
+        best: z.number().min(0).max(100),
+        last: z.number().min(0).max(100),
+        at,
+      }),
+    ),
   ),
   /** When each of them was last changed; what a merge with another device decides by. */
-  stamps: z.record(z.string().max(200), stamp),
+  stamps: kept(z.record(z.string().max(200), stamp)),
 });
 export type WorkshopSettings = z.output<typeof workshopSettings>;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { at, type Held, id, label, text } from '../fields';
+import { append, rows, value } from '../leaf';
 import { STAGES } from '../stages';
 
 export const minutesEntry = z.strictObject({
@@ -39,15 +40,24 @@ export const benchPosition = z.strictObject({ place: id, task: z.enum(BENCH_TASK
 
 export const photo = z.strictObject({ id, step: id, place: id, at });
 
+/** What runs while somebody is at the bench. */
+export const clock = z.strictObject({
+  id,
+  startedAt: at,
+  activeAt: at,
+  stage: z.enum(STAGES),
+  place: id.nullable(),
+});
+
 /** Hours, and what is put down beside the work. */
 export const part = {
-  minutes: z.array(minutesEntry),
-  clock: z.strictObject({ id, startedAt: at, activeAt: at, stage: z.enum(STAGES), place: id.nullable() }).nullable(),
+  minutes: rows(z.array(minutesEntry), { most: 10_000, words: 'times logged', where: 'Hand over', order: 'at' }),
+  clock: value(clock.nullable(), { words: 'the clock', latest: 'one clock runs, and it was started last' }),
   /** Where the bench stood last, so that it opens there again. */
-  bench: benchPosition.nullable(),
-  photos: z.array(photo),
-  notes: z.array(note),
-  deliveries: z.array(delivery),
+  bench: value(benchPosition.nullable(), { words: 'the bench', latest: 'the bench opens where it stood last' }),
+  photos: rows(z.array(photo), { most: 3000, words: 'photographs', where: 'Strip', order: 'at' }),
+  notes: append(z.array(note), { most: 5000, words: 'notes', where: 'its notes', order: 'at' }),
+  deliveries: rows(z.array(delivery), { most: 1000, words: 'deliveries', where: 'the floor' }),
 };
 
 export const fresh = (): Held<typeof part> => ({
