@@ -47,6 +47,7 @@ function unsafeStands(bicycle: Bicycle, check: string): boolean {
   });
 }
 
+const BEARING = /^(hub|headset|bottom-bracket|pedal|freehub|linkage|pulleys)/;
 const lastOf = <Row extends { id: string }>(rows: Row[], of: (row: Row) => boolean) => rows.filter(of).at(-1);
 
 /**
@@ -74,16 +75,27 @@ export function forbidden(bicycle: Bicycle, today: string): string[] {
   for (const tray of bicycle.trays) {
     const back = (part: string) => tray.backIn.includes(part) || tray.leftOff.includes(part);
     const lost = Object.entries(tray.marks).some(([part, mark]) => mark === 'missing' && !back(part));
-    const away = lost || tray.order.some((part) => !back(part));
+    const away = lost || Object.keys(tray.off).some((part) => !back(part));
     never(`tray of ${tray.place}`, away);
     never(`left off at ${tray.place}`, tray.leftOff.length > 0 && safetyPlaces.has(tray.place));
-    if (/^(hub|headset|bottom-bracket|pedal|freehub|linkage|pulleys)/.test(tray.place)) {
-      const opened = tray.order.length > 0 || tray.trials.length > 0 || tray.worked.length > 0;
-      never(`bearing ${tray.place}`, opened && (tray.after === null || tray.after.feel === 'unknown'));
-    }
+    const felt = bicycle.bearings.find((bearing) => bearing.place === tray.place)?.after;
+    if (BEARING.test(tray.place))
+      never(`bearing ${tray.place}`, Object.keys(tray.off).length > 0 && (felt?.feel ?? 'unknown') === 'unknown');
     for (const bolt of boltsOf(bicycle.kind))
       never(`${bolt.id} lies in a tray`, bolt.safetyCritical && away && bolt.place === tray.place);
   }
+  for (const { place, trials, doneSteps, after } of bicycle.bearings)
+    never(
+      `bearing ${place}`,
+      BEARING.test(place) && trials.length + doneSteps.length > 0 && (after?.feel ?? 'unknown') === 'unknown',
+    );
+  const lastOfEach = <Row>(rows: Row[], name: (row: Row) => string) =>
+    new Map(rows.map((row) => [name(row), row])).values();
+  for (const row of lastOfEach(bicycle.recalls, ({ of, place }) => `${of} ${place}`))
+    never(`recalled: ${row.of}`, row.result === 'recalled');
+  for (const row of lastOfEach(bicycle.alignments, ({ line, place }) => `${line} ${place}`))
+    never(`out of line: ${row.line}`, row.result === 'off');
+  never('a damaged battery', bicycle.kind.electric && bicycle.electricDrive.battery === 'damaged');
   never(
     'loose for now',
     bicycle.looseEnds.some((row) => row.closedAt === null),

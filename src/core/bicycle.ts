@@ -8,13 +8,23 @@ export type Brief = (typeof BRIEFS)[number];
 export const FRAMES = ['diamond', 'mixte', 'step-through', 'small-wheel', 'long-tail', 'full-suspension'] as const;
 export const GEARS = ['derailleur', 'hub', 'single', 'coaster'] as const;
 export const BRAKES = ['caliper', 'cantilever', 'direct-pull', 'disc', 'drum', 'back-pedal'] as const;
+export const AXLES = ['quick-release', 'nutted', 'thru-axle'] as const;
+export const COGS_ON = ['freewheel', 'cassette', 'fixed', 'sprocket'] as const;
+export const SHIFTERS = ['clamp', 'bar-end', 'down-tube', 'integrated'] as const;
+const METALS = ['steel', 'aluminium', 'carbon', 'titanium'] as const;
+
+/** What nobody has said: it is as the rest of the bicycle makes it. */
+const unsaid = <Schema extends z.ZodType>(schema: Schema) => schema.nullable().default(null);
+const beadSeatMm = z.number().min(200).max(700);
+const tyreWidthMm = z.number().min(18).max(70);
+const count = (most: number) => z.number().multipleOf(1).min(1).max(most);
 
 /** What a bicycle is, as far as the work on it and its drawing differ. Sizes in millimetres. */
 export const bicycleKind = z.strictObject({
   frame: z.enum(FRAMES).default('diamond'),
-  frameMaterial: z.enum(['steel', 'aluminium', 'carbon']).default('steel'),
-  beadSeatMm: z.number().min(200).max(700).default(622),
-  tyreWidthMm: z.number().min(18).max(70).default(32),
+  frameMaterial: z.enum(METALS).default('steel'),
+  beadSeatMm: beadSeatMm.default(622),
+  tyreWidthMm: tyreWidthMm.default(32),
   bars: z.enum(['drop', 'flat', 'swept']).default('drop'),
   stem: z.enum(['quill', 'threadless']).default('quill'),
   gears: z.enum(GEARS).default('derailleur'),
@@ -22,21 +32,53 @@ export const bicycleKind = z.strictObject({
   chain: z.enum(['single-or-hub-gear', '5-8-speed', '9-10-speed', '11-speed', '12-speed']).default('5-8-speed'),
   cranks: z.enum(['square-taper', 'cottered', 'pinch-bolt', 'one-piece', 'other']).default('square-taper'),
   bottomBracket: z.enum(['english', 'italian', 'french', 'swiss', 'british-26']).nullable().default(null),
-  wheels: z.enum(['quick-release', 'nutted']).default('quick-release'),
+  wheels: z.enum(AXLES).default('quick-release'),
   fork: z.enum(['rigid', 'suspension']).default('rigid'),
   electric: z.boolean().default(false),
   mudguards: z.boolean().default(false),
   rack: z.boolean().default(false),
   lights: z.boolean().default(false),
   basket: z.boolean().default(false),
+  frontBrake: unsaid(z.enum(BRAKES)).describe('where front and rear differ'),
+  rearBrake: unsaid(z.enum(BRAKES)),
+  frontActuation: unsaid(z.enum(['mechanical', 'hydraulic'])),
+  rearActuation: unsaid(z.enum(['mechanical', 'hydraulic'])),
+  caliperMount: unsaid(z.enum(['post', 'flat'])),
+  rotorMount: unsaid(z.enum(['six-bolt', 'splined'])),
+  frontAxle: unsaid(z.enum(AXLES)),
+  rearAxle: unsaid(z.enum(AXLES)),
+  frontBeadSeatMm: unsaid(beadSeatMm).describe('where the wheels differ'),
+  rearBeadSeatMm: unsaid(beadSeatMm),
+  frontTyreWidthMm: unsaid(tyreWidthMm),
+  rearTyreWidthMm: unsaid(tyreWidthMm),
+  forkMaterial: unsaid(z.enum(METALS)),
+  steererMaterial: unsaid(z.enum(METALS)),
+  barMaterial: unsaid(z.enum(['metal', 'carbon'])),
+  postMaterial: unsaid(z.enum(['metal', 'carbon'])),
+  forkSpring: unsaid(z.enum(['air', 'coil', 'elastomer'])),
+  rearShock: unsaid(z.enum(['air', 'coil'])),
+  post: z.enum(['rigid', 'dropper', 'suspension']).default('rigid'),
+  rings: unsaid(count(4)).describe('how many chainrings'),
+  cogs: unsaid(count(14)).describe('how many cogs'),
+  cogsOn: unsaid(z.enum(COGS_ON)),
+  shifters: unsaid(z.enum(SHIFTERS)),
+  driveSide: z.enum(['right', 'left']).default('right').describe('chain, cogs and rings'),
 });
 export type BicycleKind = z.output<typeof bicycleKind>;
 
 const RIM_BRAKES: BicycleKind['brakes'][] = ['caliper', 'cantilever', 'direct-pull'];
 
-/** Whether a brake works on the rim at a place of the front or of the rear; a back-pedal brake has a caliper at the front. */
-export function isRimBraked(kind: Pick<BicycleKind, 'brakes'>, place: string): boolean {
-  return RIM_BRAKES.includes(kind.brakes) || (kind.brakes === 'back-pedal' && !place.endsWith('.rear'));
+type Brakes = Pick<BicycleKind, 'brakes'> & Partial<Pick<BicycleKind, 'frontBrake' | 'rearBrake'>>;
+
+/** The brake of one end; a back-pedal brake has a caliper at the front. Example: brakes disc, front unsaid → disc. */
+export function brakeOf(kind: Brakes, end: 'front' | 'rear'): BicycleKind['brakes'] {
+  const said = end === 'front' ? kind.frontBrake : kind.rearBrake;
+  return said ?? (kind.brakes === 'back-pedal' && end === 'front' ? 'caliper' : kind.brakes);
+}
+
+/** Whether a brake works on the rim at a place of the front or of the rear. */
+export function isRimBraked(kind: Brakes, place: string): boolean {
+  return RIM_BRAKES.includes(brakeOf(kind, place.endsWith('.rear') ? 'rear' : 'front'));
 }
 
 /** The most cogs that a class of chain runs on; what a hanger has to be straight for. */

@@ -4,7 +4,7 @@ import { runs } from '../../tests/runs';
 import type { Calculator } from './calculator';
 import { reckon } from './reckon';
 import { registry } from './registry';
-import { verdictStates } from './vocabulary/vocabulary';
+import { verdictStates } from './vocabulary/verdicts';
 
 const calculators = registry as unknown as readonly Calculator[];
 

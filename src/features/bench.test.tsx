@@ -76,7 +76,7 @@ describe('bench mode', () => {
     await userEvent.keyboard(' ');
     expect(workshop.store.getState().remark).toBe('Count them out first.');
     await userEvent.keyboard('+++-');
-    expect(record().trays[0]!.balls.left?.out).toBe(2);
+    expect(record().bearings[0]!.balls.left?.out).toBe(2);
     await userEvent.keyboard(' ');
     expect(record().trays[0]!.doneSteps).toContain('balls-left');
   });

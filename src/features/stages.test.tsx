@@ -276,7 +276,7 @@ describe('Rebuild', () => {
     expect(clamp).toHaveTextContent('10–12');
     await userEvent.click(within(clamp).getByRole('combobox'));
     await userEvent.click(await screen.findByRole('option', { name: 'M8' }));
-    expect(record().boltSizes).toEqual({ 'stem-clamp-quill': 'M8' });
+    expect(record().fasteners).toMatchObject({ 'stem-clamp-quill': { size: 'M8' } });
     await waitFor(() => expect(clamp).toHaveTextContent('17–20'));
   });
 

@@ -69,8 +69,8 @@ export function setOrDrop<Value>(fields: Record<string, Value>, name: string, va
   else fields[name] = value;
 }
 
-/** An element that is in a list or is not; it comes last where it is put in again. */
+/** A list of different words with one that is in it or is not; the very list where it stands so already. */
 export function toggled(list: string[], element: string, isIn: boolean): string[] {
-  const rest = list.filter((each) => each !== element);
-  return isIn ? [...rest, element] : rest;
+  if (list.includes(element) === isIn) return list;
+  return isIn ? [...list, element] : list.filter((each) => each !== element);
 }

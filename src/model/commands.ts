@@ -4,7 +4,8 @@ import { own } from '@/core/own';
 import { amend, settleConflict, type Amend } from './amend';
 import { put, type CommandOf, type Work } from './command';
 import { id, at } from './fields';
-import { changedLeaves, leafValue, withLeaves } from './leaves';
+import type { LeafChange } from './leafChanges';
+import { changedLeaves, laterStands, leafValue, withLeaves } from './leaves';
 import { same } from './same';
 import type { WorkedOn } from './prove/part';
 import type { Bicycle } from './record';
@@ -86,8 +87,21 @@ export function stillStands(bicycle: Bicycle, amend: Amend): boolean {
   return amend.changes.every(({ leaf, expect }) => same(leafValue(bicycle, leaf) ?? null, expect ?? null));
 }
 
-/** Leaves whose commands merge by themselves: ticking different steps in two tabs is no conflict. */
-const MERGING = /^trays\/[^/]+\/(doneSteps|order|backIn|extra|cleaned|leftOff)$/;
+/**
+ * What a command did where it was given, it does here; what it did not change there, because it stood so already, it leaves
+ * as another tab has put it since.
+ */
+function asMeant(bicycle: Bicycle, done: Bicycle, { seen }: Envelope): { next: Bicycle; changes: LeafChange[] } {
+  const changes = changedLeaves(bicycle, done);
+  const meant = seen && Object.keys(seen).length > 0 ? seen : null;
+  const others = meant ? changes.filter(({ leaf }) => !Object.hasOwn(meant, leaf)) : [];
+  if (others.length === 0) return { next: done, changes };
+  const next = withLeaves(
+    done,
+    others.map(({ leaf, before }) => [leaf, before]),
+  );
+  return { next, changes: changes.filter((change) => !others.includes(change)) };
+}
 
 /**
  * The bicycle after a command. Pure; a command that has already been applied changes nothing, so that a journal may be
@@ -95,15 +109,15 @@ const MERGING = /^trays\/[^/]+\/(doneSteps|order|backIn|extra|cleaned|leftOff)$/
  */
 export function applyCommand(bicycle: Bicycle, sent: Envelope): Bicycle {
   if (bicycle.recent.includes(sent.id)) return bicycle;
-  const next = applied(bicycle, sent);
-  if (next === bicycle && sent.command.type === 'amend') return bicycle;
-  const changes = changedLeaves(bicycle, next);
+  const done = applied(bicycle, sent);
+  if (done === bicycle && sent.command.type === 'amend') return bicycle;
+  const { next, changes } = asMeant(bicycle, done, sent);
   const stamp = stampOf(sent.at, sent.id);
   return produce(next, (draft) => {
     for (const { leaf, before, after } of changes) {
       const seen = sent.seen && own(sent.seen, leaf);
       const elsewhere = seen !== undefined && seen !== (own(bicycle.stamps, leaf) ?? '');
-      if (elsewhere && before !== undefined && !MERGING.test(leaf))
+      if (elsewhere && before !== undefined && laterStands(leaf) === undefined)
         draft.conflicts.push({ id: `${leaf}@${stamp}`, leaf, kept: after ?? null, other: before, at: sent.at });
       draft.stamps[leaf] = stamp;
     }

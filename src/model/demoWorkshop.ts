@@ -1,6 +1,7 @@
 import { localDay } from './localDay';
 import { newBicycle } from './fresh';
 import { USUAL_SETTINGS } from './settings/usual';
+import { newBearing } from './bearings/fresh';
 import { newTray } from './strip/fresh';
 import type { Bicycle } from './record';
 import type { WorkshopSettings } from './settings/settings';
@@ -196,7 +197,12 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
     {
       ...newTray('hub.front'),
       doneSteps: ['photo', 'before', 'skewer', 'locknut', 'cone', 'balls-left'],
-      order: ['skewer', 'locknut.left', 'washer.left', 'cone.left', 'dust-cap.left', 'balls.left'],
+      off: { skewer: 1, 'locknut.left': 2, 'washer.left': 3, 'cone.left': 4, 'dust-cap.left': 5, 'balls.left': 6 },
+    },
+  ];
+  staff.bearings = [
+    {
+      ...newBearing('hub.front'),
       balls: {
         left: { out: 9, holds: null, in: null, answer: null },
         right: { out: null, holds: null, in: null, answer: null },

@@ -1,5 +1,6 @@
 import { applyCommand, type Command, wordsFor } from './commands';
 import { newBicycle } from './fresh';
+import { newBearing } from './bearings/fresh';
 import { newTray } from './strip/fresh';
 import { overlayFor } from './overlay';
 import type { Bicycle } from './record';
@@ -73,7 +74,7 @@ describe('what the drawing carries', () => {
     { place: 'crank.left', state: 'unsafe' as const },
     { place: 'hub.rear', state: 'service' as const },
   ];
-  const tray = { ...newTray('hub.front'), order: ['locknut.left', 'cone.left'], backIn: ['cone.left'] };
+  const tray = { ...newTray('hub.front'), off: { 'locknut.left': 1, 'cone.left': 2 }, backIn: ['cone.left'] };
   const at = (stage: Parameters<typeof overlayFor>[0], changes: Partial<Bicycle> = {}, signed: string[] = []) =>
     Object.fromEntries(
       overlayFor(stage, bike('b', 'B', changes), findings, BOLTS, signed).map(({ place, sign, words }) => [
@@ -99,7 +100,9 @@ describe('what the drawing carries', () => {
       'hub.rear': 'service',
     });
     const after = { feel: 'smooth' as const, play: 'none' as const, spinS: null };
-    expect(at('overhaul', { trays: [{ ...tray, after }] })['hub.front']).toBe('bearing-done');
+    expect(at('overhaul', { trays: [tray], bearings: [{ ...newBearing('hub.front'), after }] })['hub.front']).toBe(
+      'bearing-done',
+    );
   });
   test('bolts of a place are counted together', () =>
     expect(at('rebuild', {}, ['a', 'c'])).toMatchObject({ stem: '1 of 2 signed', saddle: '1 of 1 signed' }));
@@ -134,7 +137,7 @@ describe('what a change is called', () => {
     [{ type: 'finishJob', job: 'j', done: true }, 'done: New cones'],
     [{ type: 'countBalls', place: 'hub.front', side: 'left', changes: { out: 9 } }, 'front hub, left: 9 out'],
     [{ type: 'describeKind', changes: { tyreWidthMm: 40 } }, 'what it is: tyre width'],
-    [{ type: 'noteTray', place: 'hub.front', changes: { ballReadingsMm: [6.35, 6.34] } }, 'ball 6.34 mm'],
+    [{ type: 'measureBearing', place: 'hub.front', changes: { ballReadingsMm: [6.35, 6.34] } }, 'ball 6.34 mm'],
     [{ type: 'archive', at: AT }, 'put away'],
     [
       {

@@ -49,7 +49,11 @@ function nodeOf(schema: z.ZodType, leaf: Leaf = { kind: 'value' }): Node {
   if (leaf.kind !== 'fields') return { kind: 'value', leaf, nullable: schema.safeParse(null).success };
   if (bare instanceof z.ZodObject) return { kind: 'shape', leaf, of: shapeOf(bare) };
   if (bare instanceof z.ZodRecord)
-    return { kind: 'map', leaf, each: nodeOf(bare.valueType as z.ZodType, leaves.get(bare.valueType)) };
+    return {
+      kind: 'map',
+      leaf,
+      each: nodeOf(bare.valueType as z.ZodType, leaves.get(bare.valueType) ?? { kind: 'value', latest: leaf.latest }),
+    };
   if (bare instanceof z.ZodArray && bare.element instanceof z.ZodObject && leaf.by && leaf.fresh) {
     const of = shapeOf(bare.element);
     of.delete(leaf.by);

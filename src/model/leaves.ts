@@ -7,8 +7,8 @@ import { same } from './same';
 
 const tree = leafTree(bicycleRecord);
 
-/** The leaf of a bearing's field. Example: `bearingLeaf('hub.front', 'after')` is `trays/hub.front/after`. */
-export const bearingLeaf = (place: string, field: string): LeafKey => keyOf(['trays', place, field]);
+/** The leaf of a bearing's field. Example: `bearingLeaf('hub.front', 'after')` is `bearings/hub.front/after`. */
+export const bearingLeaf = (place: string, field: string): LeafKey => keyOf(['bearings', place, field]);
 
 /** Every leaf of a bicycle with its value, in the order of the record. */
 export const leavesOf = (bicycle: Bicycle): Map<LeafKey, unknown> => leavesIn(tree, bicycle);

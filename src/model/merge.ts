@@ -11,9 +11,14 @@ interface Side {
   stamp: string;
 }
 
+/** When a leaf last changed: by its own stamp, or by that of the list in which it lies, where an older release put one on the whole. */
+function stampIn({ stamps }: Bicycle, leaf: LeafKey): string | undefined {
+  return own(stamps, leaf) ?? own(stamps, leaf.slice(0, leaf.lastIndexOf('/')));
+}
+
 function side(bicycle: Bicycle, leaves: Map<LeafKey, unknown>, leaf: LeafKey): Side {
   // What was never changed is as old as the bicycle, and older than any change of it.
-  return { value: leaves.get(leaf), stamp: own(bicycle.stamps, leaf) ?? (leaves.has(leaf) ? bicycle.createdAt : '') };
+  return { value: leaves.get(leaf), stamp: stampIn(bicycle, leaf) ?? (leaves.has(leaf) ? bicycle.createdAt : '') };
 }
 
 /** Later stamp wins; of two equal stamps the value that sorts later, so that both sides decide alike. */
@@ -49,7 +54,7 @@ export function mergeBicycles(a: Bicycle, b: Bicycle): Bicycle {
     const right = side(b, there, leaf);
     const won = winner(left, right);
     const lost = won === left ? right : left;
-    if (won.stamp && (own(a.stamps, leaf) ?? own(b.stamps, leaf))) stamps[leaf] = won.stamp;
+    if (won.stamp && (stampIn(a, leaf) ?? stampIn(b, leaf))) stamps[leaf] = won.stamp;
     if (!same(left.value, right.value)) {
       const bothChanged = lost.stamp > together && lost.stamp > a.createdAt && lost.stamp > b.createdAt;
       if (bothChanged && lost.value !== undefined && laterStands(leaf) === undefined) {

@@ -1,18 +1,20 @@
 import { isBearing, placeLabel } from '@/core/vocabulary/vocabulary';
-import { latestObservations } from './inspect/questions';
+import { bearingFor } from './bearings/bearingFor';
+import { latestObservations } from './inspect/latest';
 import type { Bicycle } from './record';
 import type { Tray } from './strip/part';
 
 /** Whether a bearing was taken apart, and nothing of it is back nor anything noted of how it is now. */
-function isOpenBearing(tray: Tray): boolean {
-  return isBearing(tray.place) && tray.order.length > 0 && tray.backIn.length === 0 && !tray.after;
+function isOpenBearing(bicycle: Bicycle, { place, off, backIn }: Tray): boolean {
+  const isApart = isBearing(place) && Object.keys(off).length > 0 && backIn.length === 0;
+  return isApart && !bearingFor(bicycle, place).after;
 }
 
 /** What a bicycle waits for, in the order of the work: the first stage that has not been begun or is not finished. */
 export function nextThing(bicycle: Bicycle): { stage: Bicycle['minutes'][number]['stage']; words: string } {
   const looked = latestObservations(bicycle).size;
   const kept = bicycle.jobs.filter((row) => row.decision === 'keep');
-  const apart = bicycle.trays.find((tray) => isOpenBearing(tray));
+  const apart = bicycle.trays.find((tray) => isOpenBearing(bicycle, tray));
   if (bicycle.sale.price !== null) return { stage: 'hand-over', words: 'Sold: look at what it earned' };
   const customer = bicycle.purpose === 'customer';
   if (!bicycle.purchase && !customer)

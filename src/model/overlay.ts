@@ -21,11 +21,6 @@ function gravest(findings: Seen[]): Map<string, StateId> {
   return by;
 }
 
-/** Whether a tray's assembly is apart: something lies in it that is not back. */
-function isApart(tray: Bicycle['trays'][number]): boolean {
-  return partsOff(tray).length > 0;
-}
-
 /**
  * What the drawing carries at a stage: findings while they decide, then what is off, in the bath, open, done, signed. An
  * unsafe finding is shown at every stage.
@@ -49,14 +44,13 @@ export function overlayFor(
     for (const [place, state] of gravest(door)) if (!signs.has(place)) signs.set(place, { sign: state });
   if (stage === 'strip' || stage === 'clean' || stage === 'overhaul') {
     for (const tray of bicycle.trays) {
-      const back = tray.order.length > 0 && !isApart(tray);
-      if (stage === 'overhaul' && tray.after) signs.set(tray.place, { sign: 'bearing-done' });
-      else if (isApart(tray)) {
-        const left = partsOff(tray).length;
-        const words = `${left === 1 ? 'one part' : `${left} parts`} in its tray`;
-        signs.set(tray.place, stage === 'overhaul' ? { sign: 'open', words } : { sign: 'off', words });
-      } else if (back) signs.set(tray.place, { sign: 'fine', words: 'all back in' });
+      const left = partsOff(tray).length;
+      const words = `${left === 1 ? 'one part' : `${left} parts`} in its tray`;
+      if (left > 0) signs.set(tray.place, { sign: stage === 'overhaul' ? 'open' : 'off', words });
+      else if (Object.keys(tray.off).length > 0) signs.set(tray.place, { sign: 'fine', words: 'all back in' });
     }
+    if (stage === 'overhaul')
+      for (const { place, after } of bicycle.bearings) if (after) signs.set(place, { sign: 'bearing-done' });
   }
   if (stage === 'overhaul')
     for (const { place, state } of findings)

@@ -2,9 +2,11 @@ import type { Bolt } from '@/core/rebuild/bolts';
 import { command, type Command } from './commands';
 import { USUAL_COSTS } from './buy/fresh';
 import { USUAL_SETTINGS } from './settings/usual';
-import { appraisalInput, gatherLessons, taughtBy } from './buy/questions';
+import { gatherLessons, taughtBy } from './buy/lessons';
+import { appraisalInput } from './buy/questions';
 import { runningTimers } from './clean/timers';
-import { latestObservations, lookOverInput } from './inspect/questions';
+import { latestObservations } from './inspect/latest';
+import { lookOverInput } from './inspect/questions';
 import { decidedInput, resultInput, spent } from './money/questions';
 import { nextThing } from './next';
 import { signedBolts } from './rebuild/questions';
@@ -103,8 +105,10 @@ describe('what a record means', () => {
 
   test('an empty tray is not stored until something lies in it', () => {
     expect(after().trays).toHaveLength(0);
-    expect(trayFor(after(), 'hub.front').order).toEqual([]);
-    expect(after({ type: 'countBalls', place: 'hub.front', side: 'left', changes: { out: 9 } }).trays).toHaveLength(1);
+    expect(trayFor(after(), 'hub.front').off).toEqual({});
+    expect(after({ type: 'countBalls', place: 'hub.front', side: 'left', changes: { out: 9 } }).bearings).toHaveLength(
+      1,
+    );
   });
 
   test('the last signature of a bolt is held against its band', () => {

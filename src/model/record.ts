@@ -7,7 +7,7 @@ import * as subjects from './subjects';
 z.config({ jitless: true });
 
 /** Version of the stored shape; every change of it adds a step to `migrate.ts`. */
-export const SCHEMA_VERSION = 8;
+export const SCHEMA_VERSION = 9;
 
 type Subject = (typeof subjects)[keyof typeof subjects];
 type Both<Union> = (Union extends unknown ? (each: Union) => void : never) extends (all: infer Every) => void

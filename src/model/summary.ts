@@ -6,14 +6,14 @@ import { PURPOSES } from './bicycle/part';
 import type { Bicycle } from './record';
 import { STAGES } from './stages';
 import { WAYS_OUT } from './prove/part';
-import { taughtBy } from './buy/questions';
+import { taughtBy } from './buy/lessons';
 import { runningTimers } from './clean/timers';
 import { spent } from './money/questions';
 import { nextThing } from './next';
 import { workedMinutes } from './work/hours';
 
 /** Raised whenever a summary is worked out differently, so that kept ones are made anew. */
-export const SUMMARY_RULES = 7;
+export const SUMMARY_RULES = 8;
 
 /**
  * What the floor shows of a bicycle, so that it opens without reading every record. A cache: it is keyed by the revision
@@ -104,7 +104,7 @@ export function summaryOf(bicycle: Bicycle, earlier?: Summary): Summary {
     worked: workedMinutes(bicycle),
     taught: taughtBy(bicycle),
     tricks: bicycle.tricks.map(({ assembly, step, text }) => ({ assembly, step, text })),
-    cones: bicycle.trays
+    cones: bicycle.bearings
       .filter(({ trials }) => trials.length > 1)
       .map(({ place, trials }) => ({
         place,

@@ -30,7 +30,7 @@ function middlePrice(kind: BicycleKind): number {
     'full-suspension': 60_000,
   };
   const gears = { derailleur: 1, hub: 0.9, single: 0.75, coaster: 0.7 };
-  const material = { steel: 1, aluminium: 1.15, carbon: 2.2 };
+  const material = { steel: 1, aluminium: 1.15, carbon: 2.2, titanium: 2.4 };
   return base[kind.frame] * gears[kind.gears] * material[kind.frameMaterial] * (kind.brakes === 'disc' ? 1.4 : 1);
 }
 

@@ -139,6 +139,8 @@ export function createChanges(around: Around): Changes {
     const seen = Object.fromEntries(
       changedLeaves(bicycle, next).map(({ leaf }) => [leaf, own(bicycle.stamps, leaf) ?? '']),
     );
+    // What stands so already is no change, and must not undo one that another tab is making.
+    if (Object.keys(seen).length === 0 && command.type !== 'settleConflict') return;
     const sent: Envelope = { ...bare, seen };
     waiting.set(sent.id, sent);
     try {

@@ -14,18 +14,38 @@ export interface Journal {
   /** Synchronous, so that a tab that closes in the next instant has still written it. */
   add(entry: Entry): void;
   clear(id: string): void;
-  pending(): Entry[];
+  pending(): Promise<Entry[]>;
 }
 
 const numbered = z.looseObject({ n: z.number(), entry: z.unknown() });
 
-function entryOf(stored: unknown): { n: number; entry: Entry } | null {
-  const outer = numbered.safeParse(stored);
-  const [n, bare] = outer.success ? [outer.data.n, outer.data.entry] : [0, stored];
-  const change = envelope.safeParse(bare);
-  if (change.success) return { n, entry: change.data };
-  const stock = stockEntry.safeParse(bare);
-  return stock.success ? { n, entry: stock.data } : null;
+const sentBefore = z.looseObject({ command: z.looseObject({ type: z.string() }) });
+
+/** An entry that an older release may have left, as today writes it: what cannot be read, and what speaks of leaves by their names. */
+async function presentEntry(entry: unknown): Promise<unknown> {
+  const sent = sentBefore.safeParse(entry);
+  if (!sent.success || (sent.data.command.type !== 'amend' && envelope.safeParse(entry).success)) return entry;
+  const { presentCommand } = await import('@/model/migrate/nine');
+  return { ...sent.data, command: presentCommand(sent.data.command) };
+}
+
+/** The entry of a stored text, or null where it is none of ours. */
+async function entryOf(entry: unknown): Promise<Entry | null> {
+  const change = envelope.safeParse(await presentEntry(entry));
+  if (change.success) return change.data;
+  const stock = stockEntry.safeParse(entry);
+  return stock.success ? stock.data : null;
+}
+
+/** What lies under a key, with its number; entries of the first releases had none. */
+function numberedIn(text: string | null): { n: number; entry: unknown } | null {
+  try {
+    const stored: unknown = JSON.parse(text ?? '');
+    const outer = numbered.safeParse(stored);
+    return outer.success ? { n: outer.data.n, entry: outer.data.entry } : { n: 0, entry: stored };
+  } catch {
+    return null;
+  }
 }
 
 /**
@@ -35,17 +55,12 @@ function entryOf(stored: unknown): { n: number; entry: Entry } | null {
 export function createJournal(storage: JournalStorage, workshop: string): Journal {
   const prefix = `ergasto:${workshop}:journal:`;
   let last: number | null = null;
-  function stored(): { n: number; entry: Entry }[] {
-    const found: { n: number; entry: Entry }[] = [];
+  function stored() {
+    const found: { n: number; entry: unknown }[] = [];
     for (let i = 0; i < storage.length; i++) {
       const key = storage.key(i);
-      if (!key?.startsWith(prefix)) continue;
-      try {
-        const read = entryOf(JSON.parse(storage.getItem(key) ?? ''));
-        if (read) found.push(read);
-      } catch {
-        continue;
-      }
+      const read = key?.startsWith(prefix) ? numberedIn(storage.getItem(key)) : null;
+      if (read) found.push(read);
     }
     return found;
   }
@@ -55,9 +70,12 @@ export function createJournal(storage: JournalStorage, workshop: string): Journa
       storage.setItem(prefix + entry.id, JSON.stringify({ n: last, entry }));
     },
     clear: (id) => storage.removeItem(prefix + id),
-    pending: () =>
-      stored()
+    async pending() {
+      const read = await Promise.all(stored().map(async ({ n, entry }) => ({ n, entry: await entryOf(entry) })));
+      return read
+        .flatMap(({ n, entry }) => (entry ? [{ n, entry }] : []))
         .sort((a, b) => (a.entry.at === b.entry.at ? a.n - b.n : a.entry.at < b.entry.at ? -1 : 1))
-        .map(({ entry }) => entry),
+        .map(({ entry }) => entry);
+    },
   };
 }

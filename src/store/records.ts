@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { historyRow, type HistoryRow } from '@/model/history';
-import { openBicycleLater } from '@/model/migrate/whenOlder';
+import { historyLater, openBicycleLater } from '@/model/migrate/whenOlder';
 import { bicycleRecord, SCHEMA_VERSION, type Bicycle } from '@/model/record';
 import type { Database, StoredBicycle } from './database';
 
@@ -63,7 +63,7 @@ export function createRecords(database: Database): Records {
       if (same && isSameWriting(stored.record, same.bicycle)) return { ok: true, ...same, old: null, known: true };
       const opened = await openBicycleLater(stored.record);
       if (!opened.ok) return opened;
-      const history = openHistory(stored.history);
+      const history = openHistory(await historyLater(stored.history, stored.record));
       if (!opened.migrated) proven.set(id, { bicycle: opened.bicycle, history });
       return {
         ok: true,

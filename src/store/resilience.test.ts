@@ -54,7 +54,7 @@ describe('the order of writes', () => {
     const journal = createJournal(browser.storage, 'test');
     const ids = ['zz', 'mm', 'aa'];
     ids.forEach((id, i) => journal.add({ id, bicycle: 'b1', at: AT, command: asking(1000 * (i + 1)) }));
-    expect(journal.pending().map((entry) => entry.id)).toEqual(ids);
+    expect((await journal.pending()).map((entry) => entry.id)).toEqual(ids);
     await opened(browser, 2);
     expect(kept(browser).appraisal.asking).toBe(3000);
   });
@@ -68,7 +68,7 @@ describe('the order of writes', () => {
     workshop.send('b1', asking(1000));
     time = '2026-11-25T11:00:00.000Z';
     workshop.send('b1', asking(2000));
-    const entries = createJournal(browser.storage, 'test').pending();
+    const entries = await createJournal(browser.storage, 'test').pending();
     expect(entries.map((entry) => ('command' in entry ? entry.command : null))).toEqual([asking(1000), asking(2000)]);
     expect(entries.map((entry) => entry.at)).toEqual(Array(2).fill('2026-11-25T12:00:00.000Z'));
     workshop.close();
@@ -247,7 +247,7 @@ describe('what lies beside the bicycles', () => {
     const dying = browser.tab(1);
     await dying.load();
     void dying.putStock([inDrawer('a')]);
-    const [left] = createJournal(browser.storage, 'test').pending();
+    const [left] = await createJournal(browser.storage, 'test').pending();
     expect(left).toMatchObject({ stock: [{ id: 'a' }] });
     const next = memoryBrowser();
     createJournal(next.storage, 'test').add(left!);

@@ -280,7 +280,7 @@ export function createWorkshop(surroundings: Surroundings, patienceMs?: number):
     await readCount();
     await showStock();
     await readIntake();
-    const pending = journal.pending();
+    const pending = await journal.pending();
     for (const entry of pending) if ('command' in entry) changes.takeOver(entry);
     store.setState({ summaries: await readSummaries(ids), status: 'ready' });
     // Before anything is raised to this version, the old records are kept as an export.

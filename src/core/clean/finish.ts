@@ -33,7 +33,7 @@ const treatments = parseTable(
 );
 
 const input = z.strictObject({
-  frameMaterial: z.enum(['steel', 'aluminium', 'carbon']),
+  frameMaterial: z.enum(['steel', 'aluminium', 'carbon', 'titanium']),
   paint: z.enum(PAINTS),
   brief: z.enum(BRIEFS),
   hours: z.number().min(0).max(200).nullable().default(null).describe('hours that there are for it; null for no limit'),

@@ -1,8 +1,5 @@
 import type { Evidence } from './evidence';
-
-/** How something was found out: by looking, by hand, or by a reading. What one says only the same or a better one unsays. */
-export const MEANS = ['eye', 'hand', 'reading'] as const;
-export type Means = (typeof MEANS)[number];
+import { MEANS, type Means } from './seenAs';
 
 const READINGS: (keyof Evidence)[] = ['readingsMm', 'lengthMm', 'dropsInAtPercent', 'gaps', 'pairs', 'rimMm', 'spinS'];
 const HANDS: (keyof Evidence)[] = [

@@ -64,7 +64,8 @@ export function hangerQuestion(kind: BicycleKind, seen: Pick<Evidence, 'gaps' | 
     readings: seen.gaps!,
     radiusMm: gaugeRadiusMm(kind),
     speeds: SPEEDS_OF_CHAIN[kind.chain],
-    material: kind.frameMaterial,
+    // Nothing is known here of how far titanium is bent back.
+    material: kind.frameMaterial === 'titanium' ? ('unknown' as const) : kind.frameMaterial,
     bentBefore: seen.bentBefore ?? false,
   };
 }

@@ -9,3 +9,7 @@ export const SEEN_WORDS: Record<SeenAs, string> = {
   cleaned: 'after cleaning',
   serviced: 'after service',
 };
+
+/** How something was found out: by looking, by hand, or by a reading. What one says only the same or a better one unsays. */
+export const MEANS = ['eye', 'hand', 'reading'] as const;
+export type Means = (typeof MEANS)[number];

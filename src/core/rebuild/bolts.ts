@@ -100,7 +100,10 @@ function boltOf(planned: PlannedBolt, facts: BuildFacts, build: z.output<typeof 
   const figures = line ?? { ...usual, torqueMinNm: null, torqueMaxNm: null, feel: UNKNOWN_SIZE };
   const isDriveCup = planned.fastener === 'bottom-bracket-cup' && planned.side === 'right';
   const unread = isDriveCup && facts.bottomBracket === null;
-  const flips = build.leftDrive && planned.fastener !== null && DRIVE.includes(planned.fastener);
+  const flips =
+    (build.leftDrive || build.kind.driveSide === 'left') &&
+    planned.fastener !== null &&
+    DRIVE.includes(planned.fastener);
   return {
     id: planned.id,
     label: planned.label,

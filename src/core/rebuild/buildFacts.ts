@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { BRAKES, bicycleKind, type BicycleKind } from '../bicycle';
+import { AXLES, BRAKES, bicycleKind, brakeOf, COGS_ON, SHIFTERS, type BicycleKind } from '../bicycle';
 import { assembliesFor } from '../strip/assembly';
 
-/** What a record cannot say yet, and what was found in the trays: both change which bolts there are. */
+/** What a bicycle is, what was found in its trays, and what is said besides: all of it changes which bolts there are. */
 export const buildInput = z.strictObject({
   kind: bicycleKind.prefault({}),
   assemblies: z
@@ -10,21 +10,24 @@ export const buildInput = z.strictObject({
     .default({})
     .describe('what was found at a place, by the names of strip.trays; else what is usual'),
   leftDrive: z.boolean().default(false).describe('chain, cogs and rings on the left'),
-  steerer: z.enum(['steel', 'aluminium', 'carbon']).nullable().default(null),
-  bar: z.enum(['metal', 'carbon']).default('metal'),
-  seatPost: z.enum(['metal', 'carbon']).default('metal'),
+  steerer: z.enum(['steel', 'aluminium', 'carbon', 'titanium']).nullable().default(null),
+  bar: z.enum(['metal', 'carbon']).nullable().default(null),
+  seatPost: z.enum(['metal', 'carbon']).nullable().default(null),
   frontBrake: z.enum(BRAKES).nullable().default(null).describe('where front and rear differ'),
   rearBrake: z.enum(BRAKES).nullable().default(null),
-  caliperMount: z.enum(['post', 'flat']).default('post'),
-  rotor: z.enum(['six-bolt', 'splined']).default('six-bolt'),
+  caliperMount: z.enum(['post', 'flat']).nullable().default(null),
+  rotor: z.enum(['six-bolt', 'splined']).nullable().default(null),
   disc: z.enum(['cable', 'hydraulic']).nullable().default(null),
-  axles: z.enum(['quick-release', 'nutted', 'thru-axle']).nullable().default(null),
-  cogs: z.enum(['freewheel', 'cassette', 'fixed', 'sprocket']).nullable().default(null),
-  shifters: z.enum(['clamp', 'bar-end', 'down-tube', 'integrated']).nullable().default(null),
+  axles: z.enum(AXLES).nullable().default(null),
+  cogs: z.enum(COGS_ON).nullable().default(null),
+  shifters: z.enum(SHIFTERS).nullable().default(null),
 });
 export type Build = z.output<typeof buildInput>;
 
 export type BuildFacts = Record<string, string | number | boolean | null>;
+
+/** How a disc is worked, as the table of bolts says it. */
+const DISC_OF = { mechanical: 'cable', hydraulic: 'hydraulic', unsaid: null } as const;
 
 function cogsOf(kind: BicycleKind, hubRear: string | undefined): Build['cogs'] {
   if (kind.gears === 'hub' || kind.gears === 'coaster') return 'sprocket';
@@ -42,24 +45,24 @@ export function buildFacts(build: Build): BuildFacts {
   const found = new Map(assembliesFor(kind, build.assemblies).map(({ place, id }) => [place, id]));
   const hubRear = found.get('hub.rear');
   const nuttedRear = kind.gears === 'hub' || kind.gears === 'coaster';
-  const axles = build.axles ?? kind.wheels;
   return {
     ...kind,
-    steerer: build.steerer ?? (kind.frameMaterial === 'carbon' ? 'carbon' : null),
-    bar: build.bar,
-    seatPost: build.seatPost,
-    frontBrake: build.frontBrake ?? (kind.brakes === 'back-pedal' ? 'caliper' : kind.brakes),
-    rearBrake: build.rearBrake ?? kind.brakes,
-    caliperMount: build.caliperMount,
-    rotor: build.rotor,
-    disc: build.disc,
-    frontAxle: axles,
-    rearAxle: nuttedRear ? 'nutted' : axles,
+    steerer: build.steerer ?? kind.steererMaterial ?? (kind.frameMaterial === 'carbon' ? 'carbon' : null),
+    bar: build.bar ?? kind.barMaterial ?? 'metal',
+    seatPost: build.seatPost ?? kind.postMaterial ?? 'metal',
+    frontBrake: build.frontBrake ?? brakeOf(kind, 'front'),
+    rearBrake: build.rearBrake ?? brakeOf(kind, 'rear'),
+    caliperMount: build.caliperMount ?? kind.caliperMount ?? 'post',
+    rotor: build.rotor ?? kind.rotorMount ?? 'six-bolt',
+    frontDisc: build.disc ?? DISC_OF[kind.frontActuation ?? 'unsaid'],
+    rearDisc: build.disc ?? DISC_OF[kind.rearActuation ?? 'unsaid'],
+    frontAxle: build.axles ?? kind.frontAxle ?? kind.wheels,
+    rearAxle: nuttedRear ? 'nutted' : (build.axles ?? kind.rearAxle ?? kind.wheels),
     hubFront: found.get('hub.front') ?? null,
     hubRear: hubRear ?? null,
     bracket: kind.cranks === 'one-piece' ? 'one-piece' : (found.get('bottom-bracket') ?? null),
-    cogs: build.cogs ?? cogsOf(kind, hubRear),
-    shifters: build.shifters ?? (kind.bars === 'drop' ? 'integrated' : 'clamp'),
+    cogs: build.cogs ?? kind.cogsOn ?? cogsOf(kind, hubRear),
+    shifters: build.shifters ?? kind.shifters ?? (kind.bars === 'drop' ? 'integrated' : 'clamp'),
   };
 }
 

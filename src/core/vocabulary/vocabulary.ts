@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { parseTable, shipped } from '../table';
+import { parseTable } from '../table';
 import placesJson from './places.json';
 import statesJson from './states.json';
 
@@ -15,18 +15,13 @@ export const placeRow = z.strictObject({
   side: z.enum(['left', 'right']).nullable(),
 });
 
-const statesFile = z.strictObject({
-  states: z.array(z.strictObject({ id: z.enum(STATES), label: z.string(), rank: z.number() })),
-  verdicts: z.array(z.strictObject({ calculator: z.string(), verdict: z.string(), state: z.enum(STATES) })),
-});
+const stateRow = z.strictObject({ id: z.enum(STATES), label: z.string(), rank: z.number() });
 
 /** Every location on the bicycle, by id. */
 export const places = parseTable(placeRow, placesJson);
-const vocabulary = shipped(statesFile, statesJson);
 
 /** Every state, with its word and how grave it is. */
-export const states = vocabulary.states;
-export const verdictStates = vocabulary.verdicts;
+export const states = parseTable(stateRow, statesJson);
 
 /** The word for a place. Example: `placeLabel('hub.front')` is "Front hub". */
 export function placeLabel(id: string): string {
@@ -56,11 +51,4 @@ export function stateLabel(id: StateId): string {
 /** Which of two states is graver; "not looked at" is never graver than a finding. */
 export function stateRank(id: StateId): number {
   return states.find((state) => state.id === id)!.rank;
-}
-
-/** The state that a calculator's verdict stands for; a verdict without a row is a fault of ours. */
-export function stateOf(calculator: string, verdict: string): StateId {
-  const found = verdictStates.find((line) => line.calculator === calculator && line.verdict === verdict);
-  if (!found) throw new Error(`no state for ${calculator} "${verdict}"`);
-  return found.state;
 }

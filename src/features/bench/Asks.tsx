@@ -5,9 +5,9 @@ import { checkById, nothingFound } from '@/core/inspect/checks';
 import type { Evidence } from '@/core/inspect/evidence';
 import type { Bolt } from '@/core/rebuild/bolts';
 import type { BenchTask } from '@/model/work/part';
+import { bearingFor } from '@/model/bearings/bearingFor';
 import { countsOf } from '@/model/bearings/questions';
-import { latestObservations } from '@/model/inspect/questions';
-import { trayFor } from '@/model/strip/trays';
+import { latestObservations } from '@/model/inspect/latest';
 import { ReadingField } from '@/ui/ReadingField';
 import { StateMark } from '@/ui/StateMark';
 import { useFindings } from '../bike/useFindings';
@@ -31,11 +31,10 @@ export function Asks({
   const { name } = useHand();
   if (step.count) {
     const { side, what } = step.count;
-    const tray = trayFor(bicycle, step.place);
     return (
       <BallCounter
         label={`${what}, ${side}`}
-        count={countsOf(tray, side)[what]}
+        count={countsOf(bearingFor(bicycle, step.place), side)[what]}
         large
         onCount={(count) =>
           send({ type: 'countBalls', place: step.place, side, changes: { [what]: count, answer: null } })

@@ -13,6 +13,7 @@ import type { Command } from '@/model/commands';
 import type { Bicycle } from '@/model/record';
 import type { Stage } from '@/model/stages';
 import { BENCH_TASKS, type BenchTask } from '@/model/work/part';
+import { bearingFor } from '@/model/bearings/bearingFor';
 import { countsOf } from '@/model/bearings/questions';
 import { runningTimers } from '@/model/clean/timers';
 import { boltsInput } from '@/model/rebuild/questions';
@@ -130,7 +131,7 @@ function OpenBench({ bicycle, task, place }: { bicycle: Bicycle; task: BenchTask
   const count = (by: number) => {
     if (!step?.count) return;
     const { side, what } = step.count;
-    const was = countsOf(trayFor(bicycle, step.place), side)[what] ?? 0;
+    const was = countsOf(bearingFor(bicycle, step.place), side)[what] ?? 0;
     send({
       type: 'countBalls',
       place: step.place,

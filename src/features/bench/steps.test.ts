@@ -1,7 +1,7 @@
 import { bearingsBenches, type Benches } from '@/core/bearings/bench';
 import { answer } from '@/core/calculator';
 import { frontHub } from '@/core/strip/assembly';
-import { UNCOUNTED } from '@/model/bearings/fresh';
+import { newBearing, UNCOUNTED } from '@/model/bearings/fresh';
 import { newBicycle } from '@/model/fresh';
 import { newTray } from '@/model/strip/fresh';
 import type { Bicycle } from '@/model/record';
@@ -31,14 +31,14 @@ describe('the steps of the bench', () => {
   test('balls are counted before their step is done', () => {
     const balls = (changes: Partial<Bicycle> = {}) => steps('strip', changes).find((step) => step.id === 'balls-left')!;
     expect(balls().waitsFor).toBe('Count them out first.');
-    const counted = { ...tray, balls: { left: { ...UNCOUNTED, out: 9 } } };
-    expect(balls({ trays: [counted] }).waitsFor).toBeNull();
+    const counted = { ...newBearing('hub.front'), balls: { left: { ...UNCOUNTED, out: 9 } } };
+    expect(balls({ bearings: [counted] }).waitsFor).toBeNull();
   });
   test('an overhaul goes step by step: what comes first is waited for, compound and thread hand are said', () => {
-    const of = (worked: string[]) =>
+    const of = (doneSteps: string[]) =>
       benchSteps(
         'overhaul',
-        { ...newBicycle('b', AT, 'B'), trays: [{ ...tray, worked }] },
+        { ...newBicycle('b', AT, 'B'), bearings: [{ ...newBearing('hub.front'), doneSteps }] },
         { ...around, bench: bearing('hub.front') },
       );
     const grease = (worked: string[]) => of(worked).find((step) => step.id === 'grease')!;
@@ -46,7 +46,7 @@ describe('the steps of the bench', () => {
     expect(grease(['feel', 'clean', 'look', 'measure'])).toMatchObject({
       waitsFor: null,
       aside: 'With bearing grease',
-      finish: { type: 'workStep', place: 'hub.front', step: 'grease', done: true },
+      finish: { type: 'overhaulStep', place: 'hub.front', step: 'grease', done: true },
     });
     expect(of([]).find((step) => step.id === 'lock')!.turn).toMatchObject({
       fastener: 'cone-locknut',
@@ -55,7 +55,9 @@ describe('the steps of the bench', () => {
     expect(of(['feel'])[firstStep(of(['feel']), null)]!.id).toBe('clean');
   });
   test('the tray is read from its other end, and what turned off one way turns on the other', () => {
-    const back = steps('put-back', { trays: [{ ...tray, order: ['locknut.left', 'cone.left', 'balls.left'] }] });
+    const back = steps('put-back', {
+      trays: [{ ...tray, off: { 'locknut.left': 1, 'cone.left': 2, 'balls.left': 3 } }],
+    });
     expect(back.map((step) => step.id)).toEqual(['balls.left', 'cone.left', 'locknut.left']);
     expect(back[2]!.turn).toMatchObject({ action: 'tighten' });
     expect(back[0]).toMatchObject({ count: { side: 'left', what: 'in' }, waitsFor: 'Count them in first.' });
@@ -63,7 +65,8 @@ describe('the steps of the bench', () => {
   test('how many belong is what the cup holds when it is known, else what came out', () => {
     const of = (left: object) =>
       steps('put-back', {
-        trays: [{ ...tray, order: ['balls.left'], balls: { left: { ...UNCOUNTED, ...left } } }],
+        trays: [{ ...tray, off: { 'balls.left': 1 } }],
+        bearings: [{ ...newBearing('hub.front'), balls: { left: { ...UNCOUNTED, ...left } } }],
       })[0]!.large;
     expect(of({ out: 9 })).toBe('9 balls');
     expect(of({ out: 9, holds: 10 })).toBe('10 balls');

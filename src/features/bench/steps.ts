@@ -4,16 +4,17 @@ import { proofsFor } from '@/core/prove/proofs';
 import type { Bolt } from '@/core/rebuild/bolts';
 import type { BearingBench } from '@/core/bearings/benchTypes';
 import { ballsDue } from '@/core/bearings/counts';
-import { ballRowOf, turnAt, type Assembly } from '@/core/strip/tray';
+import { backwards, ballRowOf, turnAt, type Assembly } from '@/core/strip/tray';
 import type { TurnInput } from '@/core/strip/turn';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Command } from '@/model/commands';
 import type { Bicycle } from '@/model/record';
 import type { BenchTask } from '@/model/work/part';
-import { workedSteps, countsOf } from '@/model/bearings/questions';
-import { latestObservations } from '@/model/inspect/questions';
+import { bearingFor } from '@/model/bearings/bearingFor';
+import { countsOf, workedSteps } from '@/model/bearings/questions';
+import { latestObservations } from '@/model/inspect/latest';
 import { signedBolts } from '@/model/rebuild/questions';
-import { trayFor, isSettled } from '@/model/strip/trays';
+import { isSettled, orderOf, trayFor } from '@/model/strip/trays';
 
 /** One step as the bench shows it, whatever the job. */
 export interface BenchStep {
@@ -65,6 +66,7 @@ const NOTHING = {
 
 function stripSteps(bicycle: Bicycle, assembly: Assembly): BenchStep[] {
   const tray = trayFor(bicycle, assembly.place);
+  const bearing = bearingFor(bicycle, assembly.place);
   const mark = (step: Assembly['steps'][number], done: boolean): Command => ({
     type: 'markStep',
     place: assembly.place,
@@ -84,7 +86,7 @@ function stripSteps(bicycle: Bicycle, assembly: Assembly): BenchStep[] {
     count: step.count ? { side: step.count, what: 'out' as const } : null,
     parts: step.takes,
     done: tray.doneSteps.includes(step.id),
-    waitsFor: step.count && countsOf(tray, step.count).out === null ? 'Count them out first.' : null,
+    waitsFor: step.count && countsOf(bearing, step.count).out === null ? 'Count them out first.' : null,
     finish: mark(step, true),
     undo: mark(step, false),
   }));
@@ -93,11 +95,12 @@ function stripSteps(bicycle: Bicycle, assembly: Assembly): BenchStep[] {
 /** The tray read from its other end: what came off last goes back first. */
 function putBackSteps(bicycle: Bicycle, assembly: Assembly): BenchStep[] {
   const tray = trayFor(bicycle, assembly.place);
-  return [...tray.order].reverse().map((id) => {
+  const bearing = bearingFor(bicycle, assembly.place);
+  return backwards(orderOf(tray)).map((id) => {
     const part = assembly.parts.find((each) => each.id === id);
     const step = assembly.steps.find((each) => each.takes.includes(id));
     const side = ballRowOf(id);
-    const due = side ? ballsDue(countsOf(tray, side)) : null;
+    const due = side ? ballsDue(countsOf(bearing, side)) : null;
     return {
       ...NOTHING,
       id,
@@ -111,7 +114,7 @@ function putBackSteps(bicycle: Bicycle, assembly: Assembly): BenchStep[] {
       count: side ? { side, what: 'in' as const } : null,
       parts: [id],
       done: isSettled(tray, id),
-      waitsFor: side && countsOf(tray, side).in === null ? 'Count them in first.' : null,
+      waitsFor: side && countsOf(bearing, side).in === null ? 'Count them in first.' : null,
       finish: { type: 'putBack', place: assembly.place, part: id, back: true },
       undo: { type: 'putBack', place: assembly.place, part: id, back: false },
     };
@@ -119,7 +122,7 @@ function putBackSteps(bicycle: Bicycle, assembly: Assembly): BenchStep[] {
 }
 
 function overhaulSteps(bicycle: Bicycle, bench: BearingBench): BenchStep[] {
-  const worked = workedSteps(trayFor(bicycle, bench.place));
+  const worked = workedSteps(bearingFor(bicycle, bench.place));
   return bench.steps.map((step) => {
     const first = bench.steps.find((each) => step.after.includes(each.id) && !worked.includes(each.id));
     return {
@@ -132,8 +135,8 @@ function overhaulSteps(bicycle: Bicycle, bench: BearingBench): BenchStep[] {
       turn: step.turn ? turnAt({ turn: { ...step.turn, nuttedOnly: false } }, bicycle.kind, 'tighten') : null,
       done: worked.includes(step.id),
       waitsFor: first ? `First: ${first.title.charAt(0).toLowerCase()}${first.title.slice(1)}.` : null,
-      finish: { type: 'workStep', place: bench.place, step: step.id, done: true },
-      undo: { type: 'workStep', place: bench.place, step: step.id, done: false },
+      finish: { type: 'overhaulStep', place: bench.place, step: step.id, done: true },
+      undo: { type: 'overhaulStep', place: bench.place, step: step.id, done: false },
     };
   });
 }

@@ -10,7 +10,7 @@ import type { Command } from '@/model/commands';
 import type { Bicycle } from '@/model/record';
 import { STAGES, type Stage } from '@/model/stages';
 import { runningTimers } from '@/model/clean/timers';
-import { latestObservations } from '@/model/inspect/questions';
+import { latestObservations } from '@/model/inspect/latest';
 import { partsOff } from '@/model/strip/trays';
 import { DrawingLegend } from '@/ui/drawing/DrawingLegend';
 import { money } from '@/ui/format';
@@ -64,8 +64,8 @@ function stageNotes(bicycle: Bicycle, currency: string): Partial<Record<Stage, s
   const seen = latestObservations(bicycle);
   const looked = places.filter((at) => at.checks.some((check) => seen.has(check.id))).length;
   const running = runningTimers(bicycle).length;
-  const bearingsDone = bicycle.trays.filter((tray) => tray.after).length;
-  const setting = bicycle.trays.find((tray) => !tray.after && tray.trials.length > 0);
+  const bearingsDone = bicycle.bearings.filter(({ after }) => after).length;
+  const setting = bicycle.bearings.find(({ after, trials }) => !after && trials.length > 0);
   const off = bicycle.trays.reduce((sum, tray) => sum + partsOff(tray).length, 0);
   return {
     buy: bicycle.purchase

@@ -10,7 +10,7 @@ import type { Age } from '@/core/buy/age';
 import { CONVENTIONS } from '@/core/buy/conventions';
 import type { KnownFeature } from '@/core/buy/features';
 import type { Fit } from '@/core/buy/fit';
-import { stateOf } from '@/core/vocabulary/vocabulary';
+import { stateOf } from '@/core/vocabulary/verdicts';
 import { anyOrder } from '@/ui/anyOrder';
 import { EraBars } from '@/ui/EraBars';
 import { Choices } from '@/ui/Choices';

@@ -10,7 +10,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { AskedLine, BuyAppraisal } from '@/core/buy/appraise';
 import { bargain } from '@/core/buy/bargain';
-import { stateOf } from '@/core/vocabulary/vocabulary';
+import { stateOf } from '@/core/vocabulary/verdicts';
 import { Disclosure } from '@/ui/Disclosure';
 import { money } from '@/ui/format';
 import { ReadingField } from '@/ui/ReadingField';

@@ -7,7 +7,7 @@ import { memo, useState, type ReactNode } from 'react';
 import type { AskedLine, BuyAppraisal } from '@/core/buy/appraise';
 import { DOOR_LINE } from '@/core/buy/doorLine';
 import type { Appraisal } from '@/core/money/appraise';
-import { stateOf } from '@/core/vocabulary/vocabulary';
+import { stateOf } from '@/core/vocabulary/verdicts';
 import type { CostLine } from '@/model/buy/part';
 import { USUAL_COSTS } from '@/model/buy/fresh';
 import { same } from '@/model/same';

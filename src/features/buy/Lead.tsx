@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { BuyAppraisal } from '@/core/buy/appraise';
 import type { Drive } from '@/core/money/drive';
-import { stateOf } from '@/core/vocabulary/vocabulary';
+import { stateOf } from '@/core/vocabulary/verdicts';
 import { Choices } from '@/ui/Choices';
 import { hours, money, percent } from '@/ui/format';
 import { ReadingField } from '@/ui/ReadingField';

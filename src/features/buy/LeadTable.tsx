@@ -6,7 +6,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Link from 'next/link';
-import { stateOf } from '@/core/vocabulary/vocabulary';
+import { stateOf } from '@/core/vocabulary/verdicts';
 import type { Bicycle } from '@/model/record';
 import { money } from '@/ui/format';
 import { Section } from '@/ui/Section';

@@ -1,7 +1,8 @@
 import type { BuyAppraisal } from '@/core/buy/appraise';
 import type { LookOver } from '@/core/inspect/lookOver';
 import type { StateId } from '@/core/vocabulary/vocabulary';
-import { appraisalInput, type Lessons } from '@/model/buy/questions';
+import type { Lessons } from '@/model/buy/lessons';
+import { appraisalInput } from '@/model/buy/questions';
 import { lookOverInput } from '@/model/inspect/questions';
 import type { Bicycle } from '@/model/record';
 import type { WorkshopSettings } from '@/model/settings/settings';

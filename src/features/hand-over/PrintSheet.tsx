@@ -9,7 +9,7 @@ import { SEEN_WORDS } from '@/core/inspect/seenAs';
 import { ballRowLabel } from '@/core/strip/tray';
 import { placeLabel, stateLabel } from '@/core/vocabulary/vocabulary';
 import type { Bicycle } from '@/model/record';
-import type { Tray } from '@/model/strip/part';
+import type { Bearing } from '@/model/bearings/part';
 import { acceptedWords, lastWayOut, proofMarkOf } from '@/model/prove/proving';
 import { signedBolts } from '@/model/rebuild/questions';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
@@ -35,13 +35,13 @@ function Listed({ words, items }: { words: string; items: string[] }) {
   );
 }
 
-function ballsIn(tray: Tray): string[] {
-  return Object.entries(tray.balls).flatMap(([row, { in: put }]) =>
+function ballsIn(bearing: Bearing): string[] {
+  return Object.entries(bearing.balls).flatMap(([row, { in: put }]) =>
     put === null ? [] : [`${put} ${ballRowLabel(row).toLowerCase()}`],
   );
 }
 
-function stateWords({ feel, play, spinS }: NonNullable<Tray['before']>): string {
+function stateWords({ feel, play, spinS }: NonNullable<Bearing['before']>): string {
   const known = [
     feel !== 'unknown' && `feel ${feel.replace('-', ' ')}`,
     play !== 'unknown' && `play ${play}`,
@@ -51,27 +51,29 @@ function stateWords({ feel, play, spinS }: NonNullable<Tray['before']>): string 
 }
 
 /** One bearing that was opened or set: before, after, balls, what runs on, when to look again. */
-function Bearing({ tray, dueOn }: { tray: Tray; dueOn: string | null }) {
-  const balls = ballsIn(tray);
-  const round = roundVerdict(tray.round);
+function OpenedBearing({ bearing, dueOn }: { bearing: Bearing; dueOn: string | null }) {
+  const balls = ballsIn(bearing);
+  const round = roundVerdict(bearing.round);
   return (
     <Box sx={{ mt: 0.75, breakInside: 'avoid' }}>
-      <b>{placeLabel(tray.place)}</b>
-      {tray.before && <div>Before: {stateWords(tray.before)}</div>}
-      {tray.after && <div>After: {stateWords(tray.after)}</div>}
+      <b>{placeLabel(bearing.place)}</b>
+      {bearing.before && <div>Before: {stateWords(bearing.before)}</div>}
+      {bearing.after && <div>After: {stateWords(bearing.after)}</div>}
       {balls.length > 0 && (
         <div>
           Balls in: {balls.join(', ')}
-          {tray.ballsWere === 'renewed' && ', new'}
-          {tray.ballsWere === 'reused' && ', the same again'}
+          {bearing.ballsWere === 'renewed' && ', new'}
+          {bearing.ballsWere === 'reused' && ', the same again'}
         </div>
       )}
-      {tray.runOn && (
+      {bearing.runOn && (
         <div>
           <b>A cup is pitted and runs on</b>: set at its tightest spot, it may dance a little. Look at it sooner.
         </div>
       )}
-      {!tray.runOn && (round.verdict === 'dances' || round.verdict === 'slack-elsewhere') && <div>{round.words}</div>}
+      {!bearing.runOn && (round.verdict === 'dances' || round.verdict === 'slack-elsewhere') && (
+        <div>{round.words}</div>
+      )}
       {dueOn && <div>Look at it again by {dayOf(dueOn)}.</div>}
     </Box>
   );
@@ -109,7 +111,9 @@ export function PrintSheet({
   /** When each bearing is due again. */
   due: { place: string; dueOn: string }[];
 }) {
-  const overhauled = bicycle.trays.filter((tray) => tray.before || tray.after || ballsIn(tray).length > 0);
+  const overhauled = bicycle.bearings.filter(
+    (bearing) => bearing.before || bearing.after || ballsIn(bearing).length > 0,
+  );
   const done = bicycle.jobs.filter((job) => job.decision === 'keep' && job.done);
   const left = bicycle.jobs.filter((job) => job.decision === 'drop');
   const signed = signedBolts(bicycle, bolts);
@@ -204,11 +208,11 @@ export function PrintSheet({
       </Part>
       {overhauled.length > 0 && (
         <Part title="Bearings">
-          {overhauled.map((tray) => (
-            <Bearing
-              key={tray.place}
-              tray={tray}
-              dueOn={due.find((each) => each.place === tray.place)?.dueOn ?? null}
+          {overhauled.map((bearing) => (
+            <OpenedBearing
+              key={bearing.place}
+              bearing={bearing}
+              dueOn={due.find((each) => each.place === bearing.place)?.dueOn ?? null}
             />
           ))}
         </Part>

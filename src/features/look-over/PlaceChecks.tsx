@@ -8,7 +8,7 @@ import { HAND_STATES, type HandState } from '@/core/inspect/evidence';
 import type { Finding } from '@/core/inspect/lookOver';
 import { SEEN_WORDS } from '@/core/inspect/seenAs';
 import { placeLabel, stateLabel } from '@/core/vocabulary/vocabulary';
-import { latestObservations } from '@/model/inspect/questions';
+import { latestObservations } from '@/model/inspect/latest';
 import { useKeys } from '@/ui/keys/useKeys';
 import { StateMark } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';

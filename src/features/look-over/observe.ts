@@ -2,7 +2,7 @@ import { mergedEvidence, type Check } from '@/core/inspect/checks';
 import type { Evidence } from '@/core/inspect/evidence';
 import type { Command } from '@/model/commands';
 import type { Bicycle } from '@/model/record';
-import { latestObservations } from '@/model/inspect/questions';
+import { latestObservations } from '@/model/inspect/latest';
 import { newId } from '@/store/browser';
 
 /**

@@ -9,9 +9,9 @@ import type { IdentifiedBall } from '@/core/bearings/identifyBall';
 import { ballOrder } from '@/core/bearings/orders';
 import { ballHint } from '@/core/bearings/plausible';
 import { ballRowLabel } from '@/core/strip/tray';
-import { stateOf } from '@/core/vocabulary/vocabulary';
+import { stateOf } from '@/core/vocabulary/verdicts';
 import { ballsNeeded, countsOf } from '@/model/bearings/questions';
-import type { Tray } from '@/model/strip/part';
+import type { Bearing } from '@/model/bearings/part';
 import { ballsInDrawer } from '@/model/stock/drawer';
 import { newId } from '@/store/browser';
 import { Choices } from '@/ui/Choices';
@@ -57,20 +57,22 @@ function BallOrder({
 }
 
 /** Balls: which they are, whether they go back, how many belong, how many are in. */
-export function Balls({ send, tray, bench }: Pick<StageProps, 'send'> & { tray: Tray; bench: BearingBench }) {
+export function Balls({ send, bearing, bench }: Pick<StageProps, 'send'> & { bearing: Bearing; bench: BearingBench }) {
   const settings = useSettings();
-  const readings = tray.ballReadingsMm;
+  const readings = bearing.ballReadingsMm;
   const { output: ball, errors } = useReckon<IdentifiedBall>(
     'bearings.identifyBall',
-    readings.length ? { readingsMm: readings, instrument: tray.instrument } : null,
+    readings.length ? { readingsMm: readings, instrument: bearing.instrument } : null,
   );
   const diameter = ball?.nominal?.diameterMm ?? null;
   const holds = useReckon<BallCount>(
     'bearings.ballCount',
-    diameter !== null && tray.overBallsMm !== null ? { overBallsMm: tray.overBallsMm, ballDiameterMm: diameter } : null,
+    diameter !== null && bearing.overBallsMm !== null
+      ? { overBallsMm: bearing.overBallsMm, ballDiameterMm: diameter }
+      : null,
   );
-  const note = (changes: Partial<Pick<Tray, 'ballReadingsMm' | 'instrument' | 'overBallsMm' | 'ballsWere'>>) =>
-    send({ type: 'noteTray', place: tray.place, changes });
+  const note = (changes: Partial<Pick<Bearing, 'ballReadingsMm' | 'instrument' | 'overBallsMm' | 'ballsWere'>>) =>
+    send({ type: 'measureBearing', place: bearing.place, changes });
   const usual = [...new Set(bench.rows.map((row) => row.fractionIn))];
   return (
     <>
@@ -119,7 +121,7 @@ export function Balls({ send, tray, bench }: Pick<StageProps, 'send'> & { tray: 
               { id: 'micrometer', label: 'Micrometer' },
             ] as const
           }
-          value={tray.instrument}
+          value={bearing.instrument}
           onChoose={(instrument) => note({ instrument })}
         />
       </Box>
@@ -155,13 +157,13 @@ export function Balls({ send, tray, bench }: Pick<StageProps, 'send'> & { tray: 
               { id: 'reused', label: 'The same again' },
             ] as const
           }
-          value={tray.ballsWere}
+          value={bearing.ballsWere}
           onChoose={(ballsWere) => note({ ballsWere })}
         />
       </Box>
-      {tray.ballsWere === 'renewed' &&
+      {bearing.ballsWere === 'renewed' &&
         ballsNeeded(
-          tray,
+          bearing,
           bench,
           ball?.nominal && ball.usualPack !== null
             ? { fractionIn: ball.nominal.fractionIn, usualPack: ball.usualPack }
@@ -174,7 +176,7 @@ export function Balls({ send, tray, bench }: Pick<StageProps, 'send'> & { tray: 
           label="Over two opposite balls in the cup"
           kind="length"
           unit="mm"
-          value={tray.overBallsMm}
+          value={bearing.overBallsMm}
           width={270}
           onCommit={(overBallsMm) => note({ overBallsMm })}
           onClear={() => note({ overBallsMm: null })}
@@ -197,12 +199,12 @@ export function Balls({ send, tray, bench }: Pick<StageProps, 'send'> & { tray: 
             key={id}
             side={id}
             caged={caged}
-            counts={countsOf(tray, id)}
-            onChange={(changes) => send({ type: 'countBalls', place: tray.place, side: id, changes })}
+            counts={countsOf(bearing, id)}
+            onChange={(changes) => send({ type: 'countBalls', place: bearing.place, side: id, changes })}
           />
         ))}
       </Box>
-      <Alike send={send} tray={tray} bench={bench} />
+      <Alike send={send} bearing={bearing} bench={bench} />
       <Typography variant="body2" sx={{ color: 'text.secondary', mt: 2, maxWidth: '62ch' }}>
         What can be trusted: what came out, what the cup holds when it is filled, what went in. Never force the last
         ball; never mix new with old.
@@ -212,17 +214,17 @@ export function Balls({ send, tray, bench }: Pick<StageProps, 'send'> & { tray: 
 }
 
 /** Rows that should be alike and are not. */
-function Alike({ send, tray, bench }: Pick<StageProps, 'send'> & { tray: Tray; bench: BearingBench }) {
+function Alike({ send, bearing, bench }: Pick<StageProps, 'send'> & { bearing: Bearing; bench: BearingBench }) {
   const [first] = bench.rows;
   // One question at a time: a row that does not agree with itself is asked about first.
-  if (!first || bench.rows.some((row) => checkCounts(countsOf(tray, row.id), row.caged).question)) return null;
+  if (!first || bench.rows.some((row) => checkCounts(countsOf(bearing, row.id), row.caged).question)) return null;
   return (
     <CountQuestion
       check={checkAlike(
-        bench.rows.map((row) => ({ ...row, label: ballRowLabel(row.id), counts: countsOf(tray, row.id) })),
+        bench.rows.map((row) => ({ ...row, label: ballRowLabel(row.id), counts: countsOf(bearing, row.id) })),
       )}
-      answer={bench.rows.map((row) => countsOf(tray, row.id).answer).find((each) => each !== null) ?? null}
-      onAnswer={(answer) => send({ type: 'countBalls', place: tray.place, side: first.id, changes: { answer } })}
+      answer={bench.rows.map((row) => countsOf(bearing, row.id).answer).find((each) => each !== null) ?? null}
+      onAnswer={(answer) => send({ type: 'countBalls', place: bearing.place, side: first.id, changes: { answer } })}
     />
   );
 }

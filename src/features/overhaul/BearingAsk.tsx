@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import type { BearingBench } from '@/core/bearings/benchTypes';
-import { trayFor } from '@/model/strip/trays';
+import { bearingFor } from '@/model/bearings/bearingFor';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { BearingPart } from './BearingPart';
 import { partOf } from './parts';
@@ -9,13 +9,15 @@ import { useSetting } from './useSetting';
 
 /** What a step of an overhaul asks for, on the bench: a feel, a look, counts, the next turn. Nothing where the hands do it all. */
 export function BearingAsk({ bicycle, send, bench, step }: StageProps & { bench: BearingBench; step: string }) {
-  const tray = trayFor(bicycle, bench.place);
-  const setting = useSetting(bicycle, tray, bench);
+  const bearing = bearingFor(bicycle, bench.place);
+  const setting = useSetting(bicycle, bearing, bench);
   const here = bench.steps.find((each) => each.id === step);
   const part = here ? partOf(here, bench) : null;
   return (
     <Box sx={{ maxWidth: 820 }}>
-      {part && <BearingPart part={part} bicycle={bicycle} send={send} tray={tray} bench={bench} setting={setting} />}
+      {part && (
+        <BearingPart part={part} bicycle={bicycle} send={send} bearing={bearing} bench={bench} setting={setting} />
+      )}
     </Box>
   );
 }

@@ -6,7 +6,7 @@ import { openSteps, type BearingBench } from '@/core/bearings/benchTypes';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { workedSteps } from '@/model/bearings/questions';
 import type { Bicycle } from '@/model/record';
-import { trayFor } from '@/model/strip/trays';
+import { bearingFor } from '@/model/bearings/bearingFor';
 import { dayOf } from '@/ui/format';
 import { OpenRow } from '@/ui/OpenRow';
 import { RuledList } from '@/ui/RuledList';
@@ -27,31 +27,31 @@ function Row({
   dueOn: string | null;
   onOpen(): void;
 }) {
-  const tray = trayFor(bicycle, bench.place);
-  const [next] = openSteps(bench.steps, workedSteps(tray));
-  const begun = tray.worked.length > 0 || tray.before !== null || tray.trials.length > 0;
-  const feel = (state: NonNullable<typeof tray.before>) =>
+  const bearing = bearingFor(bicycle, bench.place);
+  const [next] = openSteps(bench.steps, workedSteps(bearing));
+  const begun = bearing.doneSteps.length > 0 || bearing.before !== null || bearing.trials.length > 0;
+  const feel = (state: NonNullable<typeof bearing.before>) =>
     [state.feel !== 'unknown' && state.feel.replace('-', ' '), state.play !== 'unknown' && `play ${state.play}`]
       .filter(Boolean)
       .join(', ');
   return (
     <OpenRow columns="34px minmax(0, 1fr) auto" onOpen={onOpen}>
-      <StateMark state={tray.after ? 'bearing-done' : begun ? 'open' : 'not-looked-at'} word={false} size={26} />
+      <StateMark state={bearing.after ? 'bearing-done' : begun ? 'open' : 'not-looked-at'} word={false} size={26} />
       <Box>
         <Box sx={{ fontWeight: 640 }}>{placeLabel(bench.place)}</Box>
         <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
           {bench.title}
-          {!tray.after && begun && next ? `. Next: ${next.title.charAt(0).toLowerCase()}${next.title.slice(1)}` : ''}
+          {!bearing.after && begun && next ? `. Next: ${next.title.charAt(0).toLowerCase()}${next.title.slice(1)}` : ''}
         </Box>
       </Box>
       <Box sx={{ textAlign: 'right', fontSize: '0.9rem', maxWidth: 190 }}>
-        {tray.after ? (
+        {bearing.after ? (
           <>
-            <Box sx={{ fontWeight: 620 }}>{feel(tray.after) || 'done'}</Box>
+            <Box sx={{ fontWeight: 620 }}>{feel(bearing.after) || 'done'}</Box>
             {dueOn && <Box sx={{ color: 'text.secondary' }}>again {dayOf(dueOn)}</Box>}
           </>
-        ) : tray.before ? (
-          feel(tray.before)
+        ) : bearing.before ? (
+          feel(bearing.before)
         ) : bench.leaveWhy ? (
           'left shut while it runs'
         ) : (
@@ -75,7 +75,7 @@ export function BearingBoard({
   onChoose(place: string, assembly: string): void;
 }) {
   const due = useServices(bicycle);
-  const done = benches.benches.filter((bench) => trayFor(bicycle, bench.place).after).length;
+  const done = benches.benches.filter((bench) => bearingFor(bicycle, bench.place).after).length;
   return (
     <>
       <Section title="Bearings" aside={`${done} of ${benches.benches.length} done`}>

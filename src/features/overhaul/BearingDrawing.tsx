@@ -2,8 +2,8 @@
 import type { BearingBench } from '@/core/bearings/benchTypes';
 import type { IdentifiedBall } from '@/core/bearings/identifyBall';
 import { sectionInput } from '@/model/bearings/questions';
-import type { Tray } from '@/model/strip/part';
-import { trayFor } from '@/model/strip/trays';
+import type { Bearing } from '@/model/bearings/part';
+import { bearingFor } from '@/model/bearings/bearingFor';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { SectionDrawing } from './SectionDrawing';
@@ -16,21 +16,21 @@ const LEAST_PLAY_MM = 0.002;
 /** The bearing at hand as it stands: its counts, what was seen of its tracks, its play and the way left. */
 export function BearingDrawing({
   send,
-  tray,
+  bearing,
   bench,
   setting: { advice },
-}: Pick<StageProps, 'send'> & { tray: Tray; bench: BearingBench; setting: Setting }) {
+}: Pick<StageProps, 'send'> & { bearing: Bearing; bench: BearingBench; setting: Setting }) {
   const { output: ball } = useReckon<IdentifiedBall>(
     'bearings.identifyBall',
-    tray.ballReadingsMm.length ? { readingsMm: tray.ballReadingsMm, instrument: tray.instrument } : null,
+    bearing.ballReadingsMm.length ? { readingsMm: bearing.ballReadingsMm, instrument: bearing.instrument } : null,
   );
-  const felt = tray.trials.length > 0 ? advice : null;
+  const felt = bearing.trials.length > 0 ? advice : null;
   const next = felt?.next && felt.next.turnDeg !== 0 ? felt.next : null;
   const playMm = felt?.playMm ?? 0;
   return (
     <SectionDrawing
-      input={sectionInput(tray, bench, ball?.nominal?.diameterMm ?? null, playMm)}
-      tracks={tray.tracks}
+      input={sectionInput(bearing, bench, ball?.nominal?.diameterMm ?? null, playMm)}
+      tracks={bearing.tracks}
       names={bench.tracks}
       title={`${bench.title}, cut along its axle`}
       play={playMm > LEAST_PLAY_MM ? `Play along the axle: about ${playMm.toFixed(2)} mm` : ''}
@@ -47,7 +47,7 @@ export function BearingDrawing({
                 type: 'seeTrack',
                 place: bench.place,
                 track,
-                state: tray.tracks[track] ? NEXT_TRACK[tray.tracks[track]] : 'bright',
+                state: bearing.tracks[track] ? NEXT_TRACK[bearing.tracks[track]] : 'bright',
               })
           : undefined
       }
@@ -57,7 +57,7 @@ export function BearingDrawing({
 
 /** The drawing beside a step of the bench. */
 export function BearingAside({ bicycle, send, bench }: StageProps & { bench: BearingBench }) {
-  const tray = trayFor(bicycle, bench.place);
-  const setting = useSetting(bicycle, tray, bench);
-  return <BearingDrawing send={send} tray={tray} bench={bench} setting={setting} />;
+  const bearing = bearingFor(bicycle, bench.place);
+  const setting = useSetting(bicycle, bearing, bench);
+  return <BearingDrawing send={send} bearing={bearing} bench={bench} setting={setting} />;
 }

@@ -3,7 +3,7 @@ import { localDay } from '@/model/localDay';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { beforeFromLookOver } from '@/model/bearings/questions';
-import type { Tray } from '@/model/strip/part';
+import type { Bearing } from '@/model/bearings/part';
 import { BeforeAfter } from '@/ui/BeforeAfter';
 import { Choices } from '@/ui/Choices';
 import { ReadingField } from '@/ui/ReadingField';
@@ -12,12 +12,16 @@ import type { StageProps } from '../workshop/WorkshopProvider';
 import { known } from './words';
 
 /** How a bearing feels, before or after. */
-export function BearingNote({ send, tray, when }: Pick<StageProps, 'send'> & { tray: Tray; when: 'before' | 'after' }) {
-  const noted = tray[when];
-  const note = (changes: Partial<NonNullable<Tray['before']>>) =>
+export function BearingNote({
+  send,
+  bearing,
+  when,
+}: Pick<StageProps, 'send'> & { bearing: Bearing; when: 'before' | 'after' }) {
+  const noted = bearing[when];
+  const note = (changes: Partial<NonNullable<Bearing['before']>>) =>
     send({
-      type: 'noteBearing',
-      place: tray.place,
+      type: 'feelBearing',
+      place: bearing.place,
       when,
       changes,
       ...(when === 'after' ? { on: localDay(new Date()) } : {}),
@@ -53,8 +57,8 @@ export function BearingNote({ send, tray, when }: Pick<StageProps, 'send'> & { t
 }
 
 /** What was, beside what is, once both are noted. */
-export function Changed({ tray }: { tray: Tray }) {
-  const { before, after } = tray;
+export function Changed({ bearing }: { bearing: Bearing }) {
+  const { before, after } = bearing;
   if (!before || !after) return null;
   const spin = (seconds: number | null) => (seconds === null ? '–' : `${seconds} s`);
   return (
@@ -69,8 +73,8 @@ export function Changed({ tray }: { tray: Tray }) {
 }
 
 /** What the look-over felt at this bearing, to be taken as what it was before; asked only while nothing stands there. */
-export function FromLookOver({ bicycle, send, tray }: StageProps & { tray: Tray }) {
-  const felt = beforeFromLookOver(bicycle, tray);
+export function FromLookOver({ bicycle, send, bearing }: StageProps & { bearing: Bearing }) {
+  const felt = beforeFromLookOver(bicycle, bearing);
   if (!felt) return null;
   const words = [
     felt.feel !== 'unknown' && felt.feel.replace('-', ' '),
@@ -83,7 +87,7 @@ export function FromLookOver({ bicycle, send, tray }: StageProps & { tray: Tray 
       <Button
         size="small"
         variant="outlined"
-        onClick={() => send({ type: 'noteBearing', place: tray.place, when: 'before', changes: felt })}
+        onClick={() => send({ type: 'feelBearing', place: bearing.place, when: 'before', changes: felt })}
       >
         Take it as the before
       </Button>

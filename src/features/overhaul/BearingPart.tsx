@@ -1,6 +1,6 @@
 'use client';
 import type { BearingBench } from '@/core/bearings/benchTypes';
-import type { Tray } from '@/model/strip/part';
+import type { Bearing } from '@/model/bearings/part';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { Balls } from './Balls';
 import { BearingNote, Changed, FromLookOver } from './BearingNote';
@@ -17,38 +17,38 @@ export function BearingPart({
   part,
   bicycle,
   send,
-  tray,
+  bearing,
   bench,
   setting,
-}: StageProps & { part: Part; tray: Tray; bench: BearingBench; setting: Setting }) {
+}: StageProps & { part: Part; bearing: Bearing; bench: BearingBench; setting: Setting }) {
   switch (part) {
     case 'before':
       return (
         <>
-          <FromLookOver bicycle={bicycle} send={send} tray={tray} />
-          <BearingNote send={send} tray={tray} when="before" />
+          <FromLookOver bicycle={bicycle} send={send} bearing={bearing} />
+          <BearingNote send={send} bearing={bearing} when="before" />
         </>
       );
     case 'look':
-      return <Look bicycle={bicycle} send={send} tray={tray} bench={bench} />;
+      return <Look bicycle={bicycle} send={send} bearing={bearing} bench={bench} />;
     case 'measure':
       return bench.rows.length > 0 ? (
-        <Balls send={send} tray={tray} bench={bench} />
+        <Balls send={send} bearing={bearing} bench={bench} />
       ) : (
-        <Cartridges send={send} tray={tray} bench={bench} />
+        <Cartridges send={send} bearing={bearing} bench={bench} />
       );
     case 'set':
-      return <ConeBench send={send} tray={tray} bench={bench} setting={setting} />;
+      return <ConeBench send={send} bearing={bearing} bench={bench} setting={setting} />;
     case 'round':
-      return <RoundFeel send={send} tray={tray} />;
+      return <RoundFeel send={send} bearing={bearing} />;
     case 'after':
       return (
         <>
-          <BearingNote send={send} tray={tray} when="after" />
-          <Changed tray={tray} />
+          <BearingNote send={send} bearing={bearing} when="after" />
+          <Changed bearing={bearing} />
         </>
       );
     case 'next':
-      return <NextService bicycle={bicycle} send={send} tray={tray} bench={bench} />;
+      return <NextService bicycle={bicycle} send={send} bearing={bearing} bench={bench} />;
   }
 }

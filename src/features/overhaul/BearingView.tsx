@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { openSteps, type BearingBench } from '@/core/bearings/benchTypes';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { workedSteps } from '@/model/bearings/questions';
-import { trayFor } from '@/model/strip/trays';
+import { bearingFor } from '@/model/bearings/bearingFor';
 import { WhatWasFound } from '../strip/WhatWasFound';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { BearingDrawing } from './BearingDrawing';
@@ -25,9 +25,9 @@ export function BearingView({
   choices,
   onAll,
 }: StageProps & { bench: BearingBench; choices: { id: string; title: string }[]; onAll(): void }) {
-  const tray = trayFor(bicycle, bench.place);
-  const setting = useSetting(bicycle, tray, bench);
-  const worked = workedSteps(tray);
+  const bearing = bearingFor(bicycle, bench.place);
+  const setting = useSetting(bicycle, bearing, bench);
+  const worked = workedSteps(bearing);
   const open = openSteps(bench.steps, worked);
   const [at, setAt] = useState<string | null>(open[0]?.id ?? null);
   // What is at hand stays at hand until it is said to be done, also where the first word on it counts as done; a step
@@ -64,18 +64,18 @@ export function BearingView({
           <b>Leave it shut while it runs.</b> {bench.leaveWhy}
         </Box>
       )}
-      <BearingDrawing send={send} tray={tray} bench={bench} setting={setting} />
+      <BearingDrawing send={send} bearing={bearing} bench={bench} setting={setting} />
       {bench.caution && (
         <Typography sx={{ mb: 2, maxWidth: '62ch' }}>
           <b>Take care.</b> {bench.caution}
         </Typography>
       )}
-      <Steps bicycle={bicycle} send={send} tray={tray} bench={bench} now={now} onNow={setAt}>
+      <Steps bicycle={bicycle} send={send} bearing={bearing} bench={bench} now={now} onNow={setAt}>
         {atHand && (
-          <BearingPart part={atHand} bicycle={bicycle} send={send} tray={tray} bench={bench} setting={setting} />
+          <BearingPart part={atHand} bicycle={bicycle} send={send} bearing={bearing} bench={bench} setting={setting} />
         )}
       </Steps>
-      <Card atHand={atHand} bicycle={bicycle} send={send} tray={tray} bench={bench} setting={setting} />
+      <Card atHand={atHand} bicycle={bicycle} send={send} bearing={bearing} bench={bench} setting={setting} />
     </>
   );
 }

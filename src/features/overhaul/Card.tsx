@@ -7,7 +7,7 @@ import Box from '@mui/material/Box';
 import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import type { BearingBench } from '@/core/bearings/benchTypes';
-import type { Tray } from '@/model/strip/part';
+import type { Bearing } from '@/model/bearings/part';
 import { SHOWN } from '../strip/useTrayPlace';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { BearingPart } from './BearingPart';
@@ -37,17 +37,17 @@ export function Card({
   atHand,
   bicycle,
   send,
-  tray,
+  bearing,
   bench,
   setting,
-}: StageProps & { atHand: Part | null; tray: Tray; bench: BearingBench; setting: Setting }) {
+}: StageProps & { atHand: Part | null; bearing: Bearing; bench: BearingBench; setting: Setting }) {
   const [open, toggle] = useOpenParts();
   return (
     <Box sx={{ mt: 3, borderTop: '1.5px solid', borderColor: 'text.primary' }}>
       {partsOf(bench)
         .filter((part) => part !== atHand)
         .map((part) => {
-          const words = partWords(part, tray, bench);
+          const words = partWords(part, bearing, bench);
           return (
             <Accordion
               key={part}
@@ -93,7 +93,14 @@ export function Card({
                 </Box>
               </AccordionSummary>
               <AccordionDetails sx={{ px: 0, pb: 3 }}>
-                <BearingPart part={part} bicycle={bicycle} send={send} tray={tray} bench={bench} setting={setting} />
+                <BearingPart
+                  part={part}
+                  bicycle={bicycle}
+                  send={send}
+                  bearing={bearing}
+                  bench={bench}
+                  setting={setting}
+                />
               </AccordionDetails>
             </Accordion>
           );

@@ -7,10 +7,9 @@ import type { IdentifiedCartridge } from '@/core/bearings/cartridgeSet';
 import { isSwapped, SWAPPED } from '@/core/bearings/cartridgeSize';
 import { cartridgeOrders } from '@/core/bearings/orders';
 import { ballRowLabel } from '@/core/strip/tray';
-import { stateOf } from '@/core/vocabulary/vocabulary';
+import { stateOf } from '@/core/vocabulary/verdicts';
 import { cartridgeOf } from '@/model/bearings/questions';
-import type { CartridgeNote } from '@/model/bearings/part';
-import type { Tray } from '@/model/strip/part';
+import type { CartridgeNote, Bearing } from '@/model/bearings/part';
 import { namedInDrawer } from '@/model/stock/drawer';
 import { newId } from '@/store/browser';
 import { Choices } from '@/ui/Choices';
@@ -30,15 +29,15 @@ const FATES = [
 
 function One({
   send,
-  tray,
+  bearing,
   id,
   usual,
   found,
-}: Pick<StageProps, 'send'> & { tray: Tray; id: string; usual: string; found: IdentifiedCartridge | null }) {
-  const noted = cartridgeOf(tray, id);
+}: Pick<StageProps, 'send'> & { bearing: Bearing; id: string; usual: string; found: IdentifiedCartridge | null }) {
+  const noted = cartridgeOf(bearing, id);
   const match = found?.match ?? null;
   const note = (changes: Partial<CartridgeNote>) =>
-    send({ type: 'noteCartridge', place: tray.place, cartridge: id, changes });
+    send({ type: 'noteCartridge', place: bearing.place, cartridge: id, changes });
   const best = match?.candidates[0];
   const fields = [
     { key: 'boreMm', label: 'Bore' },
@@ -136,11 +135,15 @@ function One({
 }
 
 /** The cartridges of a bearing: which they are, what becomes of each, what is bought. */
-export function Cartridges({ send, tray, bench }: Pick<StageProps, 'send'> & { tray: Tray; bench: BearingBench }) {
+export function Cartridges({
+  send,
+  bearing,
+  bench,
+}: Pick<StageProps, 'send'> & { bearing: Bearing; bench: BearingBench }) {
   const stock = useWorkshopState((state) => state.stock);
   const { output } = useReckon<{ cartridges: IdentifiedCartridge[] }>('bearings.cartridgeSet', {
     cartridges: bench.cartridges.map(({ id }) => {
-      const { boreMm, odMm, widthMm, print } = cartridgeOf(tray, id);
+      const { boreMm, odMm, widthMm, print } = cartridgeOf(bearing, id);
       // The others are told all the same.
       return { id, boreMm: isSwapped(boreMm, odMm) ? null : boreMm, odMm, widthMm, print };
     }),
@@ -148,7 +151,7 @@ export function Cartridges({ send, tray, bench }: Pick<StageProps, 'send'> & { t
   const foundAt = (id: string) => output?.cartridges.find((each) => each.id === id) ?? null;
   const wanted = bench.cartridges.flatMap(({ id }) => {
     const code = foundAt(id)?.code;
-    return cartridgeOf(tray, id).fate === 'renew' && code ? [code] : [];
+    return cartridgeOf(bearing, id).fate === 'renew' && code ? [code] : [];
   });
   const orders = cartridgeOrders(wanted, (code) =>
     namedInDrawer(code, stock).reduce((sum, item) => sum + item.quantity, 0),
@@ -157,7 +160,7 @@ export function Cartridges({ send, tray, bench }: Pick<StageProps, 'send'> & { t
     <>
       <Box sx={{ display: 'grid', gap: 4 }}>
         {bench.cartridges.map(({ id, code }) => (
-          <One key={id} send={send} tray={tray} id={id} usual={code} found={foundAt(id)} />
+          <One key={id} send={send} bearing={bearing} id={id} usual={code} found={foundAt(id)} />
         ))}
       </Box>
       {orders.map(({ code, needed, inDrawer, buy, left }) => (

@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { BearingBench } from '@/core/bearings/benchTypes';
 import { axleOf } from '@/model/bearings/questions';
-import type { Tray } from '@/model/strip/part';
+import type { Bearing } from '@/model/bearings/part';
 import { newId } from '@/store/browser';
 import { Choices } from '@/ui/Choices';
 import { Disclosure } from '@/ui/Disclosure';
@@ -30,10 +30,10 @@ const FEELS = [
 const MOST_TRIALS = 60;
 
 /** The trials so far, the last of which can be taken back. */
-function Trials({ send, tray, squeezed }: Pick<StageProps, 'send'> & { tray: Tray; squeezed: boolean }) {
+function Trials({ send, bearing, squeezed }: Pick<StageProps, 'send'> & { bearing: Bearing; squeezed: boolean }) {
   return (
     <Box component="ol" aria-label="Trials so far" sx={{ p: 0, m: 0, mt: 2, listStyle: 'none', fontSize: '0.95rem' }}>
-      {tray.trials.map((trial, i) => (
+      {bearing.trials.map((trial, i) => (
         <Box
           key={trial.id}
           component="li"
@@ -55,11 +55,11 @@ function Trials({ send, tray, squeezed }: Pick<StageProps, 'send'> & { tray: Tra
             , {squeezed ? `skewer ${trial.clamped ? 'closed' : 'open'}, ` : ''}
             <b>{trial.feel}</b>
           </Box>
-          {i === tray.trials.length - 1 && (
+          {i === bearing.trials.length - 1 && (
             <Button
               size="small"
               color="inherit"
-              onClick={() => send({ type: 'withdrawTrial', place: tray.place, trial: trial.id })}
+              onClick={() => send({ type: 'withdrawTrial', place: bearing.place, trial: trial.id })}
             >
               Take it back
             </Button>
@@ -73,29 +73,29 @@ function Trials({ send, tray, squeezed }: Pick<StageProps, 'send'> & { tray: Tra
 /** What is set, trial by trial: an advised turn, a feel, the next. */
 export function ConeBench({
   send,
-  tray,
+  bearing,
   bench,
   setting,
-}: Pick<StageProps, 'send'> & { tray: Tray; bench: BearingBench; setting: Setting }) {
+}: Pick<StageProps, 'send'> & { bearing: Bearing; bench: BearingBench; setting: Setting }) {
   const settings = useSettings();
   const { advice, drag, allowance, allowanceDeg, pending, errors } = setting;
   const [turned, setTurned] = useState<number | null>(null);
   const [clamped, setClamped] = useState<boolean | null>(null);
-  const first = tray.trials.length === 0;
+  const first = bearing.trials.length === 0;
   // Until the advice is there nothing is chosen for the hand, so that what it chooses meanwhile counts and stays.
   const advised = first || (advice !== null && !pending);
   const turnDeg = turned ?? (first ? 0 : (advice?.next?.turnDeg ?? 0));
   const feltClamped = clamped ?? (first ? false : (advice?.next?.feelClamped ?? false));
-  const full = tray.trials.length >= MOST_TRIALS;
+  const full = bearing.trials.length >= MOST_TRIALS;
   const squeezed = allowanceDeg > 0;
   const ready = !full && advice !== null && !pending;
-  const axle = axleOf(tray, bench);
+  const axle = axleOf(bearing, bench);
 
   const feel = (id: (typeof FEELS)[number]['id']) => {
     if (!ready) return;
     send({
       type: 'addTrial',
-      place: tray.place,
+      place: bearing.place,
       trial: { id: newId(), turnDeg, feel: id, clamped: squeezed && feltClamped },
     });
     setTurned(null);
@@ -116,7 +116,7 @@ export function ConeBench({
   return (
     <>
       <Box sx={{ mb: 1.5, color: 'text.secondary' }}>
-        {tray.trials.length === 1 ? '1 trial' : `${tray.trials.length} trials`} · house rule:{' '}
+        {bearing.trials.length === 1 ? '1 trial' : `${bearing.trials.length} trials`} · house rule:{' '}
         {settings.school === 'from-tight' ? 'from tight' : 'from loose'}. {bench.felt.how.charAt(0).toUpperCase()}
         {bench.felt.how.slice(1)}.
       </Box>
@@ -140,7 +140,7 @@ export function ConeBench({
             toIdealDeg={advice.estimate.toIdealDeg}
             sdDeg={advice.estimate.sdDeg}
             turnDeg={next?.turnDeg ?? 0}
-            lastTurnDeg={tray.trials.at(-1)?.turnDeg ?? null}
+            lastTurnDeg={bearing.trials.at(-1)?.turnDeg ?? null}
             tipTravelMm={next?.tipTravelMm ?? 0}
             smoothDeg={bench.setting?.bands.smoothDeg ?? 12}
             done={advice.done}
@@ -149,7 +149,7 @@ export function ConeBench({
           <Box aria-live="polite">
             {advice.done ? (
               <Box sx={{ fontSize: '1.5rem', fontWeight: 660 }}>
-                <StateMark state="fine" size={28} /> Done in {tray.trials.length}
+                <StateMark state="fine" size={28} /> Done in {bearing.trials.length}
               </Box>
             ) : (
               next && (
@@ -256,7 +256,7 @@ export function ConeBench({
           Sixty trials are enough for one bearing: take some back, or look for a pitted track.
         </Typography>
       )}
-      {!first && <Trials send={send} tray={tray} squeezed={squeezed} />}
+      {!first && <Trials send={send} bearing={bearing} squeezed={squeezed} />}
       {advice && <Working rows={advice.working} />}
       <Disclosure summary={<>Play where it is felt, as play at the bearing</>} wide>
         <PlayThere bench={bench} pitchMm={axle?.pitchMm ?? bench.setting?.pitchMm ?? 1} />
@@ -272,13 +272,13 @@ export function ConeBench({
           wide
         >
           <Box sx={{ pt: 1 }}>
-            <SkewerAllowance send={send} tray={tray} axle={axle} allowance={allowance} />
+            <SkewerAllowance send={send} bearing={bearing} axle={axle} allowance={allowance} />
           </Box>
         </Disclosure>
       )}
       {bench.rows.length > 0 && (
         <Disclosure summary={<>What a bit tighter does inside</>} wide>
-          <Inside tray={tray} bench={bench} advice={advice} known={!first} />
+          <Inside bearing={bearing} bench={bench} advice={advice} known={!first} />
         </Disclosure>
       )}
       {drag && (

@@ -6,7 +6,7 @@ import type { ConeAdvice } from '@/core/bearings/adjustCone';
 import type { BearingBench } from '@/core/bearings/benchTypes';
 import type { Contact } from '@/core/bearings/contact';
 import { contactInput } from '@/model/bearings/questions';
-import type { Tray } from '@/model/strip/part';
+import type { Bearing } from '@/model/bearings/part';
 import { ContactCurve } from '@/ui/ContactCurve';
 import { BigNumber } from '@/ui/Section';
 import { TurnSlider } from '@/ui/TurnSlider';
@@ -15,12 +15,12 @@ import { useReckon } from '../workshop/useReckon';
 
 /** What the tracks carry at the cone's place, and what a bit tighter or looser would cost. */
 export function Inside({
-  tray,
+  bearing,
   bench,
   advice,
   known,
 }: {
-  tray: Tray;
+  bearing: Bearing;
   bench: BearingBench;
   advice: ConeAdvice | null;
   known: boolean;
@@ -28,7 +28,7 @@ export function Inside({
   const [tried, setTried] = useState<number | null>(null);
   const thought = known && advice ? Math.round(advice.standsDeg) : 0;
   const tighterDeg = tried ?? thought;
-  const { output: contact } = useReckon<Contact>('bearings.contact', contactInput(tray, bench, tighterDeg, null));
+  const { output: contact } = useReckon<Contact>('bearings.contact', contactInput(bearing, bench, tighterDeg, null));
   return (
     <Box sx={{ pt: 1 }}>
       <TurnSlider

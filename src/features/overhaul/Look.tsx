@@ -5,9 +5,9 @@ import Typography from '@mui/material/Typography';
 import type { Grade } from '@/core/bearings/grade';
 import type { BearingBench } from '@/core/bearings/benchTypes';
 import { ballRowLabel } from '@/core/strip/tray';
-import { stateOf } from '@/core/vocabulary/vocabulary';
+import { stateOf } from '@/core/vocabulary/verdicts';
 import { gradeInput, wasLookedAt } from '@/model/bearings/questions';
-import type { Tray } from '@/model/strip/part';
+import type { Bearing } from '@/model/bearings/part';
 import { Choices } from '@/ui/Choices';
 import { VerdictBlock } from '@/ui/VerdictBlock';
 import { useReckon } from '../workshop/useReckon';
@@ -37,7 +37,7 @@ const SEAL = [
 ] as const;
 
 /** Each track by its row, so that the drawing can show which one is pitted. */
-function Tracks({ send, tray, bench }: Pick<StageProps, 'send'> & { tray: Tray; bench: BearingBench }) {
+function Tracks({ send, bearing, bench }: Pick<StageProps, 'send'> & { bearing: Bearing; bench: BearingBench }) {
   return (
     <Box sx={{ gridColumn: '1 / -1', display: 'grid', gap: 1.5 }}>
       {bench.rows.map(({ id }) => (
@@ -47,8 +47,8 @@ function Tracks({ send, tray, bench }: Pick<StageProps, 'send'> & { tray: Tray; 
               key={part}
               label={`${bench.tracks[part]}, ${ballRowLabel(id).toLowerCase()}`}
               options={TRACK}
-              value={tray.tracks[`${id}.${part}`] ?? known(tray.seen[part])}
-              onChoose={(state) => send({ type: 'seeTrack', place: tray.place, track: `${id}.${part}`, state })}
+              value={bearing.tracks[`${id}.${part}`] ?? known(bearing.seen[part])}
+              onChoose={(state) => send({ type: 'seeTrack', place: bearing.place, track: `${id}.${part}`, state })}
             />
           ))}
         </Box>
@@ -58,11 +58,11 @@ function Tracks({ send, tray, bench }: Pick<StageProps, 'send'> & { tray: Tray; 
 }
 
 /** What was seen inside, and what follows from it by the house rule. */
-export function Look({ bicycle, send, tray, bench }: StageProps & { tray: Tray; bench: BearingBench }) {
+export function Look({ bicycle, send, bearing, bench }: StageProps & { bearing: Bearing; bench: BearingBench }) {
   const settings = useSettings();
-  const see = (changes: Partial<Tray['seen']>) => send({ type: 'seeTray', place: tray.place, changes });
-  const { output: grade } = useReckon<Grade>('bearings.grade', gradeInput(bicycle, tray, bench, settings));
-  const felt = tray.before !== null && (tray.before.feel !== 'unknown' || tray.before.play !== 'unknown');
+  const see = (changes: Partial<Bearing['seen']>) => send({ type: 'seeInside', place: bearing.place, changes });
+  const { output: grade } = useReckon<Grade>('bearings.grade', gradeInput(bicycle, bearing, bench, settings));
+  const felt = bearing.before !== null && (bearing.before.feel !== 'unknown' || bearing.before.play !== 'unknown');
   const opened = bench.kind === 'cup-and-cone';
   return (
     <>
@@ -70,22 +70,22 @@ export function Look({ bicycle, send, tray, bench }: StageProps & { tray: Tray; 
         <Choices
           label={opened ? 'Grease it came with' : 'Grease under the seal'}
           options={GREASE}
-          value={known(tray.seen.grease)}
+          value={known(bearing.seen.grease)}
           onChoose={(grease) => see({ grease })}
         />
         <Choices
           label="Balls"
           options={opened ? BALLS : BALLS.slice(0, 3)}
-          value={known(tray.seen.balls)}
+          value={known(bearing.seen.balls)}
           onChoose={(balls) => see({ balls })}
         />
         {opened ? (
-          <Tracks send={send} tray={tray} bench={bench} />
+          <Tracks send={send} bearing={bearing} bench={bench} />
         ) : (
-          <Choices label="Seal" options={SEAL} value={known(tray.seen.seal)} onChoose={(seal) => see({ seal })} />
+          <Choices label="Seal" options={SEAL} value={known(bearing.seen.seal)} onChoose={(seal) => see({ seal })} />
         )}
       </Box>
-      {grade && (felt || wasLookedAt(tray)) && (
+      {grade && (felt || wasLookedAt(bearing)) && (
         <VerdictBlock
           state={stateOf('bearings.grade', grade.verdict)}
           words={VERDICT_WORDS[grade.verdict]}
@@ -95,33 +95,33 @@ export function Look({ bicycle, send, tray, bench }: StageProps & { tray: Tray; 
           {grade.needs.length > 0 && (
             <Typography sx={{ color: 'text.secondary' }}>Needs: {grade.needs.join(', ')}.</Typography>
           )}
-          {grade.verdict === 'renew-unit' && bench.kind === 'cup-and-cone' && !tray.runOn && (
+          {grade.verdict === 'renew-unit' && bench.kind === 'cup-and-cone' && !bearing.runOn && (
             <Button
               variant="outlined"
               color="inherit"
               sx={{ mt: 1, minHeight: 48 }}
-              onClick={() => send({ type: 'noteTray', place: tray.place, changes: { runOn: true } })}
+              onClick={() => send({ type: 'measureBearing', place: bearing.place, changes: { runOn: true } })}
             >
               No spare to be had: run it on
             </Button>
           )}
-          {grade.verdict === 'run-on' && !tray.runOn && (
+          {grade.verdict === 'run-on' && !bearing.runOn && (
             <Button
               variant="outlined"
               color="inherit"
               sx={{ mt: 1, minHeight: 48 }}
-              onClick={() => send({ type: 'noteTray', place: tray.place, changes: { runOn: true } })}
+              onClick={() => send({ type: 'measureBearing', place: bearing.place, changes: { runOn: true } })}
             >
               Run it on, and say so on the sheet
             </Button>
           )}
-          {tray.runOn && (
+          {bearing.runOn && (
             <Box sx={{ mt: 1 }}>
               It runs on: new balls, set at the tightest spot, said on the sheet, looked at sooner.{' '}
               <Button
                 size="small"
                 color="inherit"
-                onClick={() => send({ type: 'noteTray', place: tray.place, changes: { runOn: false } })}
+                onClick={() => send({ type: 'measureBearing', place: bearing.place, changes: { runOn: false } })}
               >
                 Not so
               </Button>

@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import type { BearingBench } from '@/core/bearings/benchTypes';
 import type { ServiceDue } from '@/core/bearings/serviceDue';
 import { serviceInput } from '@/model/bearings/questions';
-import type { Tray } from '@/model/strip/part';
+import type { Bearing } from '@/model/bearings/part';
 import { Choices } from '@/ui/Choices';
 import { dayOf } from '@/ui/format';
 import { ReadingField } from '@/ui/ReadingField';
@@ -35,11 +35,11 @@ const JET = [
 ] as const;
 
 /** When it is due again: by how it is ridden, what grease went in, how it is sealed. */
-export function NextService({ bicycle, send, tray, bench }: StageProps & { tray: Tray; bench: BearingBench }) {
-  const question = serviceInput(bicycle, tray, bench.kind);
+export function NextService({ bicycle, send, bearing, bench }: StageProps & { bearing: Bearing; bench: BearingBench }) {
+  const question = serviceInput(bicycle, bearing, bench.kind);
   const { output: due } = useReckon<ServiceDue>('bearings.serviceDue', question);
   const { riding } = bicycle;
-  const plan = (changes: Partial<Tray['service']>) => send({ type: 'planService', place: tray.place, changes });
+  const plan = (changes: Partial<Bearing['service']>) => send({ type: 'planService', place: bearing.place, changes });
   const ride = (changes: Partial<typeof riding>) => send({ type: 'describeRiding', changes });
   return (
     <>
@@ -63,10 +63,10 @@ export function NextService({ bicycle, send, tray, bench }: StageProps & { tray:
         <Choices
           label="Grease that went in"
           options={GREASES}
-          value={tray.service.grease}
+          value={bearing.service.grease}
           onChoose={(grease) => plan({ grease })}
         />
-        <Choices label="Seal" options={SEALS} value={tray.service.seal} onChoose={(seal) => plan({ seal })} />
+        <Choices label="Seal" options={SEALS} value={bearing.service.seal} onChoose={(seal) => plan({ seal })} />
       </Box>
       {due && question ? (
         <Box aria-live="polite" sx={{ mt: 2 }}>
@@ -79,7 +79,7 @@ export function NextService({ bicycle, send, tray, bench }: StageProps & { tray:
               variant="outlined"
               color="inherit"
               sx={{ minHeight: 48 }}
-              onClick={() => void saveServices(bicycle, [{ place: tray.place, ...due }])}
+              onClick={() => void saveServices(bicycle, [{ place: bearing.place, ...due }])}
             >
               Into the calendar
             </Button>

@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import { ROUND_POINTS, roundPointWords, roundVerdict } from '@/core/bearings/round';
-import type { Tray } from '@/model/strip/part';
+import type { Bearing } from '@/model/bearings/part';
 import { Choices } from '@/ui/Choices';
 import { StateMark } from '@/ui/StateMark';
 import type { StageProps } from '../workshop/WorkshopProvider';
@@ -13,18 +13,18 @@ const FEELS = [
   { id: 'tight', label: 'Tight' },
 ] as const;
 /** Felt again at points of the turn: the tightest spot decides. */
-export function RoundFeel({ send, tray }: Pick<StageProps, 'send'> & { tray: Tray }) {
-  const { state, words } = roundVerdict(tray.round);
+export function RoundFeel({ send, bearing }: Pick<StageProps, 'send'> & { bearing: Bearing }) {
+  const { state, words } = roundVerdict(bearing.round);
   return (
     <>
       <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 }}>
         {ROUND_POINTS.map((point) => (
           <Choices
             key={point}
-            label={roundPointWords(tray.place, point)}
+            label={roundPointWords(bearing.place, point)}
             options={FEELS}
-            value={tray.round[point] ?? null}
-            onChoose={(feel) => send({ type: 'feelRound', place: tray.place, point, feel })}
+            value={bearing.round[point] ?? null}
+            onChoose={(feel) => send({ type: 'feelRound', place: bearing.place, point, feel })}
           />
         ))}
       </Box>

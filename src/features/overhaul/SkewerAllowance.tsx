@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import type { ClampAllowance } from '@/core/bearings/clampAllowance';
 import type { BearingBench } from '@/core/bearings/benchTypes';
 import { axleHint, boreHint, clampHint, coneSpanHint, pitchHint } from '@/core/bearings/plausible';
-import type { Tray } from '@/model/strip/part';
+import type { Bearing } from '@/model/bearings/part';
 import { ReadingField } from '@/ui/ReadingField';
 import { BigNumber } from '@/ui/Section';
 import { Working } from '@/ui/Working';
@@ -13,15 +13,15 @@ import type { StageProps } from '../workshop/WorkshopProvider';
 /** How much the skewer at hand squeezes the axle, in mm and in degrees of cone. */
 export function SkewerAllowance({
   send,
-  tray,
+  bearing,
   axle,
   allowance,
 }: Pick<StageProps, 'send'> & {
-  tray: Tray;
+  bearing: Bearing;
   axle: NonNullable<BearingBench['axle']>;
   allowance: ClampAllowance | null;
 }) {
-  const measure = (changes: Partial<Tray['axle']>) => send({ type: 'measureAxle', place: tray.place, changes });
+  const measure = (changes: Partial<Bearing['axle']>) => send({ type: 'measureAxle', place: bearing.place, changes });
   const fields = [
     { key: 'majorMm', label: 'Axle over the thread', unit: 'mm', width: 150, refuse: axleHint },
     { key: 'pitchMm', label: 'Pitch', unit: 'mm', width: 120, refuse: pitchHint },

@@ -6,7 +6,7 @@ import { useEffect, useRef, type ReactNode } from 'react';
 import { openSteps, type BearingBench, type OverhaulStep } from '@/core/bearings/benchTypes';
 import { turnAt } from '@/core/strip/tray';
 import { workedSteps } from '@/model/bearings/questions';
-import type { Tray } from '@/model/strip/part';
+import type { Bearing } from '@/model/bearings/part';
 import { Disclosure } from '@/ui/Disclosure';
 import { StateMark } from '@/ui/StateMark';
 import { WhichWay } from '../strip/WhichWay';
@@ -53,13 +53,13 @@ function Now({
 export function Steps({
   bicycle,
   send,
-  tray,
+  bearing,
   bench,
   now,
   onNow,
   children,
 }: StageProps & {
-  tray: Tray;
+  bearing: Bearing;
   bench: BearingBench;
   /** The step at hand; null where every one is done. */
   now: OverhaulStep | null;
@@ -67,10 +67,10 @@ export function Steps({
   /** What the step at hand asks for. */
   children: ReactNode;
 }) {
-  const worked = workedSteps(tray);
+  const worked = workedSteps(bearing);
   const open = openSteps(bench.steps, worked);
   const work = (step: string, isDone: boolean) => {
-    if (isDone !== worked.includes(step)) send({ type: 'workStep', place: tray.place, step, done: isDone });
+    if (isDone !== worked.includes(step)) send({ type: 'overhaulStep', place: bearing.place, step, done: isDone });
     const then = isDone ? [...worked, step] : worked.filter((each) => each !== step);
     onNow(isDone ? (openSteps(bench.steps, then)[0]?.id ?? null) : step);
   };
@@ -117,7 +117,7 @@ export function Steps({
               >
                 <Checkbox
                   checked={ticked}
-                  disabled={ticked ? !tray.worked.includes(step.id) : !canBe.has(step.id)}
+                  disabled={ticked ? !bearing.doneSteps.includes(step.id) : !canBe.has(step.id)}
                   sx={{ mt: -0.75 }}
                   slotProps={{ input: { 'aria-label': step.title } }}
                   onChange={() => work(step.id, !ticked)}

@@ -24,7 +24,7 @@ describe('the drawing of a bearing', () => {
     const [cup] = named('Cup, right side');
     for (const state of ['bright', 'dull', 'pitted']) {
       fireEvent.click(cup!);
-      expect(record().trays[0]!.tracks).toEqual({ 'right.cup': state });
+      expect(record().bearings[0]!.tracks).toEqual({ 'right.cup': state });
     }
     expect(await drawing()).toHaveAccessibleName(/right cup pitted/);
     expect(screen.getByRole('button', { name: /^Look/ })).toHaveTextContent('cup, right side, pitted');
@@ -68,13 +68,13 @@ describe('the drawing of a bearing', () => {
   test('the step at hand asks in its place, and Done goes on to the next that may be worked', async () => {
     onBench('hub.front');
     const { record } = await drawStage(Overhaul, [
-      { type: 'workStep', place: 'hub.front', step: 'feel', done: true },
-      { type: 'workStep', place: 'hub.front', step: 'clean', done: true },
+      { type: 'overhaulStep', place: 'hub.front', step: 'feel', done: true },
+      { type: 'overhaulStep', place: 'hub.front', step: 'clean', done: true },
     ]);
     expect(await screen.findByText('Look at every track: dull is wear, a pit is its end')).toBeInTheDocument();
     expect(screen.getByText(/a fingernail catches/)).toBeInTheDocument();
     await userEvent.click(screen.getAllByRole('button', { name: 'Pitted' })[0]!);
-    expect(record().trays[0]!.tracks).toEqual({ 'left.cup': 'pitted' });
+    expect(record().bearings[0]!.tracks).toEqual({ 'left.cup': 'pitted' });
     await userEvent.click(screen.getByRole('button', { name: 'Done, next' }));
     expect(await screen.findByLabelText('One ball')).toBeInTheDocument();
   });

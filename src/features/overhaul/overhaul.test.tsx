@@ -25,7 +25,7 @@ describe('the bearings', () => {
   test('all of them stand on one list, and what is better left shut says so', async () => {
     await drawStage(Overhaul, [
       { type: 'describeKind', changes: { gears: 'hub' } },
-      { type: 'noteBearing', place: 'hub.front', when: 'before', changes: { feel: 'gritty' } },
+      { type: 'feelBearing', place: 'hub.front', when: 'before', changes: { feel: 'gritty' } },
     ]);
     const rear = (await screen.findByText('Gear hub: only its outside')).closest('li')!;
     expect(rear).toHaveTextContent('left shut while it runs');
@@ -49,7 +49,7 @@ describe('the bearings', () => {
     await userEvent.click(await screen.findByText(/^All \d+ steps, 0 done/));
     expect(screen.getByRole('checkbox', { name: /Retainers in: open side, balls bare, to the cup/ })).toBeDisabled();
     await userEvent.click(button('Done, next'));
-    expect(record().trays[0]!.worked).toEqual(['feel']);
+    expect(record().bearings[0]!.doneSteps).toEqual(['feel']);
     expect(screen.getByRole('checkbox', { name: /Degrease cups/ })).toBeEnabled();
   });
 });
@@ -65,7 +65,7 @@ describe('the card of a bearing', () => {
     expect(screen.queryByRole('button', { name: /^Before/ })).toBeNull();
     await userEvent.click(button('Done, next'));
     expect(button(/^Before/)).toHaveTextContent('gritty, slight play');
-    expect(record().trays[0]!.worked).toEqual([]);
+    expect(record().bearings[0]!.doneSteps).toEqual([]);
     expect(screen.getByText(/Degrease cups, cones/)).toBeInTheDocument();
   });
 
@@ -75,21 +75,21 @@ describe('the card of a bearing', () => {
     await userEvent.click(await screen.findByRole('button', { name: 'Done, next' }));
     expect(screen.getByText(/^Degrease cups, cones/)).toBeInTheDocument();
     act(() => workshop.undo('b1'));
-    expect(record().trays[0]?.worked ?? []).toEqual([]);
+    expect(record().bearings[0]?.doneSteps ?? []).toEqual([]);
     expect(screen.getByText('Feel it and note it as it is')).toBeInTheDocument();
   });
 
   test('another assembly that is found there has steps of its own at hand', async () => {
     onBench('hub.front');
     const { workshop } = await drawStage(Overhaul, [
-      { type: 'workStep', place: 'hub.front', step: 'feel', done: true },
-      { type: 'workStep', place: 'hub.front', step: 'clean', done: true },
-      { type: 'workStep', place: 'hub.front', step: 'look', done: true },
-      { type: 'workStep', place: 'hub.front', step: 'roll', done: true },
+      { type: 'overhaulStep', place: 'hub.front', step: 'feel', done: true },
+      { type: 'overhaulStep', place: 'hub.front', step: 'clean', done: true },
+      { type: 'overhaulStep', place: 'hub.front', step: 'look', done: true },
+      { type: 'overhaulStep', place: 'hub.front', step: 'roll', done: true },
     ]);
     await screen.findByLabelText('One ball');
     await act(async () => {
-      workshop.send('b1', { type: 'workStep', place: 'hub.front', step: 'measure', done: true });
+      workshop.send('b1', { type: 'overhaulStep', place: 'hub.front', step: 'measure', done: true });
       workshop.send('b1', { type: 'chooseAssembly', place: 'hub.front', assembly: 'hub-front-dynamo' });
       await workshop.settled();
     });
@@ -130,7 +130,7 @@ describe('what is seen inside', () => {
     expect(screen.getByText(/House rule: a pitted cup with no spare runs on/)).toBeInTheDocument();
     expect(screen.getByRole('img', { name: /right cup pitted/ })).toBeInTheDocument();
     await userEvent.click(button('Run it on, and say so on the sheet'));
-    expect(record().trays[0]!.runOn).toBe(true);
+    expect(record().bearings[0]!.runOn).toBe(true);
   });
 
   test('one bright cup does not hide that the other is pitted', async () => {
@@ -145,7 +145,7 @@ describe('what is seen inside', () => {
 
   test('balls that are no size of the table are not guessed at', async () => {
     onBench('hub.front');
-    await drawStage(Overhaul, [{ type: 'noteTray', place: 'hub.front', changes: { ballReadingsMm: [5.2] } }]);
+    await drawStage(Overhaul, [{ type: 'measureBearing', place: 'hub.front', changes: { ballReadingsMm: [5.2] } }]);
     await open(/^Balls/);
     expect(await screen.findByText('No size')).toBeInTheDocument();
     expect(screen.getByText(/Wipe the jaws and a ball/)).toBeInTheDocument();
@@ -155,7 +155,7 @@ describe('what is seen inside', () => {
     onBench('hub.front');
     const count = (side: string): Command => ({ type: 'countBalls', place: 'hub.front', side, changes: { holds: 10 } });
     const { record } = await drawStage(Overhaul, [
-      { type: 'noteTray', place: 'hub.front', changes: { ballReadingsMm: [4.76, 4.76] } },
+      { type: 'measureBearing', place: 'hub.front', changes: { ballReadingsMm: [4.76, 4.76] } },
       count('left'),
       count('right'),
     ]);
@@ -207,12 +207,12 @@ describe('setting it', () => {
     await open(/^Set the cone/);
     await screen.findByText(/^Open \d+ mm/);
     await userEvent.click(button(/^A tick/));
-    const [, second] = record().trays[0]!.trials;
+    const [, second] = record().bearings[0]!.trials;
     expect(second!.feel).toBe('tick');
     expect(second!.turnDeg).toBeLessThan(0);
     await waitFor(() => expect(button(/^Smooth no play/)).toBeEnabled());
     await userEvent.keyboard('o');
-    expect(record().trays[0]!.trials.at(-1)!.feel).toBe('smooth');
+    expect(record().bearings[0]!.trials.at(-1)!.feel).toBe('smooth');
   });
 
   test('the tip of the spanner comes first, degrees after it', async () => {
@@ -249,7 +249,7 @@ describe('setting it', () => {
     await open(/^Round the turn/);
     const three = await screen.findByRole('group', { name: "Valve at 3 o'clock" });
     await userEvent.click(within(three).getByRole('button', { name: 'Tick' }));
-    expect(record().trays[0]!.round).toEqual({ '12': 'tight', '3': 'tick' });
+    expect(record().bearings[0]!.round).toEqual({ '12': 'tight', '3': 'tick' });
     expect(screen.getByText(/It dances/)).toBeInTheDocument();
   });
 });
@@ -258,20 +258,20 @@ describe('when next', () => {
   test('counted from the day its state after the work is noted, sooner where a pitted cup runs on', async () => {
     onBench('hub.front');
     const { record } = await drawStage(Overhaul, [
-      { type: 'noteBearing', place: 'hub.front', when: 'after', changes: { feel: 'smooth' }, on: '2026-11-25' },
+      { type: 'feelBearing', place: 'hub.front', when: 'after', changes: { feel: 'smooth' }, on: '2026-11-25' },
     ]);
     await open(/^When next/);
     expect(await screen.findByText('look at it again, in 12 months')).toBeInTheDocument();
     await userEvent.click(button('With a jet'));
     expect(await screen.findByText('look at it again, in 7 months')).toBeInTheDocument();
     expect(record().riding.jetWashed).toBe(true);
-    expect(record().trays[0]!.service.doneOn).toBe('2026-11-25');
+    expect(record().bearings[0]!.service.doneOn).toBe('2026-11-25');
   });
 
   test('the sheet names what runs on and when to look again', async () => {
     await drawStage(HandOver, [
-      { type: 'noteBearing', place: 'hub.rear', when: 'after', changes: { feel: 'light-rumble' }, on: '2026-11-25' },
-      { type: 'noteTray', place: 'hub.rear', changes: { runOn: true } },
+      { type: 'feelBearing', place: 'hub.rear', when: 'after', changes: { feel: 'light-rumble' }, on: '2026-11-25' },
+      { type: 'measureBearing', place: 'hub.rear', changes: { runOn: true } },
     ]);
     await waitFor(() => expect(document.querySelector('#sheet')).toHaveTextContent('A cup is pitted and runs on'));
     await waitFor(() => expect(document.querySelector('#sheet')).toHaveTextContent(/Look at it again by .*2027/));

@@ -2,7 +2,7 @@ import { ROUND_POINTS, roundPointWords } from '@/core/bearings/round';
 import type { BearingBench, OverhaulStep } from '@/core/bearings/benchTypes';
 import { ballRowLabel } from '@/core/strip/tray';
 import { ballsInRow, cartridgeOf, countsOf } from '@/model/bearings/questions';
-import type { Tray } from '@/model/strip/part';
+import type { Bearing } from '@/model/bearings/part';
 import { dayOf } from '@/ui/format';
 
 /** The parts of a bearing's card, in the order of the work. */
@@ -65,7 +65,7 @@ export function partTitle(part: Part, bench: BearingBench): string {
 const FATES = { keep: 'kept', repack: 'packed again', renew: 'new one' } as const;
 const spoken = (word: string) => word.replace('-', ' ');
 
-function felt(state: Tray['before']): string {
+function felt(state: Bearing['before']): string {
   if (!state) return '';
   return [
     state.feel !== 'unknown' && spoken(state.feel),
@@ -76,58 +76,62 @@ function felt(state: Tray['before']): string {
     .join(', ');
 }
 
-function looked(tray: Tray, bench: BearingBench): string {
-  const worn = Object.entries(tray.tracks).flatMap(([track, state]) => {
+function looked(bearing: Bearing, bench: BearingBench): string {
+  const worn = Object.entries(bearing.tracks).flatMap(([track, state]) => {
     const [row, part] = track.split('.') as [string, 'cup' | 'cone'];
     return state === 'bright'
       ? []
       : [`${bench.tracks[part].toLowerCase()}, ${ballRowLabel(row).toLowerCase()}, ${state}`];
   });
-  const bright = Object.keys(tray.tracks).length > 0 && worn.length === 0 ? ['tracks bright'] : [];
+  const bright = Object.keys(bearing.tracks).length > 0 && worn.length === 0 ? ['tracks bright'] : [];
   const rest = (['grease', 'balls', 'seal'] as const).flatMap((what) =>
-    tray.seen[what] === 'unknown' ? [] : [`${what} ${tray.seen[what] === 'short' ? 'too few' : tray.seen[what]}`],
+    bearing.seen[what] === 'unknown'
+      ? []
+      : [`${what} ${bearing.seen[what] === 'short' ? 'too few' : bearing.seen[what]}`],
   );
-  return [...worn, ...bright, ...rest, ...(tray.runOn ? ['runs on'] : [])].join('; ');
+  return [...worn, ...bright, ...rest, ...(bearing.runOn ? ['runs on'] : [])].join('; ');
 }
 
-function measured(tray: Tray, bench: BearingBench): string {
+function measured(bearing: Bearing, bench: BearingBench): string {
   if (bench.rows.length > 0)
     return bench.rows
       .flatMap((row) => {
-        const { in: put, out } = countsOf(tray, row.id);
+        const { in: put, out } = countsOf(bearing, row.id);
         const name = ballRowLabel(row.id).toLowerCase().split(',')[0];
-        if (put !== null) return [`${put} of ${ballsInRow(tray, row) ?? '?'} in, ${name}`];
+        if (put !== null) return [`${put} of ${ballsInRow(bearing, row) ?? '?'} in, ${name}`];
         return out !== null ? [`${out} out, ${name}`] : [];
       })
       .join(' · ');
   return bench.cartridges
     .flatMap(({ id }) => {
-      const { fate } = cartridgeOf(tray, id);
+      const { fate } = cartridgeOf(bearing, id);
       return fate ? [`${ballRowLabel(id).toLowerCase()}: ${FATES[fate]}`] : [];
     })
     .join(' · ');
 }
 
 /** What stands on a part of the card, in a few words; empty where nothing does yet. */
-export function partWords(part: Part, tray: Tray, bench: BearingBench): string {
+export function partWords(part: Part, bearing: Bearing, bench: BearingBench): string {
   switch (part) {
     case 'before':
-      return felt(tray.before);
+      return felt(bearing.before);
     case 'after':
-      return felt(tray.after);
+      return felt(bearing.after);
     case 'look':
-      return looked(tray, bench);
+      return looked(bearing, bench);
     case 'measure':
-      return measured(tray, bench);
+      return measured(bearing, bench);
     case 'set': {
-      const last = tray.trials.at(-1);
-      return last ? `${tray.trials.length === 1 ? '1 trial' : `${tray.trials.length} trials`}, last ${last.feel}` : '';
+      const last = bearing.trials.at(-1);
+      return last
+        ? `${bearing.trials.length === 1 ? '1 trial' : `${bearing.trials.length} trials`}, last ${last.feel}`
+        : '';
     }
     case 'round':
-      return ROUND_POINTS.filter((point) => tray.round[point])
-        .map((point) => `${roundPointWords(tray.place, point)}: ${tray.round[point]}`)
+      return ROUND_POINTS.filter((point) => bearing.round[point])
+        .map((point) => `${roundPointWords(bearing.place, point)}: ${bearing.round[point]}`)
         .join(', ');
     case 'next':
-      return tray.service.doneOn === null ? '' : `counted from ${dayOf(tray.service.doneOn)}`;
+      return bearing.service.doneOn === null ? '' : `counted from ${dayOf(bearing.service.doneOn)}`;
   }
 }

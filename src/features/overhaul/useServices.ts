@@ -2,7 +2,7 @@
 import type { ServiceDue } from '@/core/bearings/serviceDue';
 import { serviceInput } from '@/model/bearings/questions';
 import type { Bicycle } from '@/model/record';
-import { trayFor } from '@/model/strip/trays';
+import { bearingFor } from '@/model/bearings/bearingFor';
 import { useReckon } from '../workshop/useReckon';
 import { useBenches } from './useBenches';
 
@@ -10,7 +10,7 @@ import { useBenches } from './useBenches';
 export function useServices(bicycle: Bicycle): (ServiceDue & { place: string })[] {
   const benches = useBenches(bicycle);
   const bearings = (benches?.benches ?? []).flatMap(({ place, kind }) => {
-    const question = serviceInput(bicycle, trayFor(bicycle, place), kind);
+    const question = serviceInput(bicycle, bearingFor(bicycle, place), kind);
     return question ? [{ place, question }] : [];
   });
   const { output } = useReckon<{ due: (ServiceDue & { place: string })[] }>(

@@ -5,26 +5,26 @@ import type { ClampAllowance } from '@/core/bearings/clampAllowance';
 import type { LearntDrag } from '@/core/bearings/learnDrag';
 import { allowanceInput, coneInput, dragInput } from '@/model/bearings/questions';
 import type { Bicycle } from '@/model/record';
-import type { Tray } from '@/model/strip/part';
+import type { Bearing } from '@/model/bearings/part';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings, useWorkshopState } from '../workshop/WorkshopProvider';
 
 /** What is reckoned of a bearing while it is set: the skewer's allowance, this bench's drag, the next turn. */
-export function useSetting(bicycle: Bicycle, tray: Tray, bench: BearingBench) {
+export function useSetting(bicycle: Bicycle, bearing: Bearing, bench: BearingBench) {
   const settings = useSettings();
   const summaries = useWorkshopState((state) => state.summaries);
-  const squeezed = allowanceInput(tray, bench);
+  const squeezed = allowanceInput(bearing, bench);
   const allowance = useReckon<ClampAllowance>('bearings.clampAllowance', squeezed);
   const allowanceDeg = squeezed ? (allowance.output?.coneTurnDeg ?? null) : 0;
   const drag = useReckon<LearntDrag>(
     'bearings.learnDrag',
-    allowanceDeg === null ? null : dragInput(bench, tray.place, bicycle.id, Object.values(summaries), allowanceDeg),
+    allowanceDeg === null ? null : dragInput(bench, bearing.place, bicycle.id, Object.values(summaries), allowanceDeg),
   );
   const advice = useReckon<ConeAdvice>(
     'bearings.adjustCone',
     allowanceDeg === null || !drag.output
       ? null
-      : coneInput(tray, bench, settings, allowanceDeg, drag.output.lockShift),
+      : coneInput(bearing, bench, settings, allowanceDeg, drag.output.lockShift),
   );
   return {
     allowance: allowance.output,

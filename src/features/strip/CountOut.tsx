@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { ballsByWeight } from '@/core/bearings/ballsByWeight';
 import { ballRowLabel, type Assembly } from '@/core/strip/tray';
-import type { Tray } from '@/model/strip/part';
+import type { Bearing } from '@/model/bearings/part';
 import { countsOf } from '@/model/bearings/questions';
 import { scaleReading } from '@/sim/scale';
 import { ReadingField } from '@/ui/ReadingField';
@@ -15,15 +15,15 @@ import { BallCounter } from './BallCounter';
 export function CountOut({
   send,
   assembly,
-  tray,
+  bearing,
   row,
   what,
-}: Pick<StageProps, 'send'> & { assembly: Assembly; tray: Tray; row: string; what: 'out' | 'in' | 'holds' }) {
+}: Pick<StageProps, 'send'> & { assembly: Assembly; bearing: Bearing; row: string; what: 'out' | 'in' | 'holds' }) {
   const [weighing, setWeighing] = useState(false);
   const demo = useWorkshopName() === 'demo';
   const usual = assembly.balls.find((each) => each.id === row);
   const put = (count: number) =>
-    send({ type: 'countBalls', place: tray.place, side: row, changes: { [what]: count, answer: null } });
+    send({ type: 'countBalls', place: bearing.place, side: row, changes: { [what]: count, answer: null } });
   const massRefused = (massG: number) => {
     if (!usual) return 'no size is known here: count them';
     const { count, sure } = ballsByWeight(massG, usual.diameterMm);
@@ -34,7 +34,7 @@ export function CountOut({
     <Box sx={{ mt: 1, display: 'grid', gap: 1, justifyItems: 'start' }}>
       <BallCounter
         label={`${what}, ${ballRowLabel(row).toLowerCase()}`}
-        count={countsOf(tray, row)[what]}
+        count={countsOf(bearing, row)[what]}
         onCount={put}
       />
       {usual && (

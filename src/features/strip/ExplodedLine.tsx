@@ -5,6 +5,7 @@ import { explodedLine } from '@/core/strip/explode';
 import { partWords, type Assembly } from '@/core/strip/tray';
 import type { Turn, TurnInput } from '@/core/strip/turn';
 import type { Tray } from '@/model/strip/part';
+import { orderOf } from '@/model/strip/trays';
 import { useReckon } from '../workshop/useReckon';
 
 const TURNED = new Set(['hex', 'bolt', 'ring', 'cup', 'cone', 'cogs', 'cartridge']);
@@ -18,7 +19,7 @@ function turnArrow(clockwise: boolean): string {
 type Where = 'on' | 'off' | 'back';
 
 function whereIs(tray: Tray, part: string): Where {
-  if (!tray.order.includes(part)) return 'on';
+  if (!Object.hasOwn(tray.off, part)) return 'on';
   return tray.backIn.includes(part) ? 'back' : 'off';
 }
 
@@ -39,6 +40,7 @@ export function ExplodedLine({
   /** Which way the fastener at hand turns, shown as an arrow over it. */
   question?: TurnInput | null;
 }) {
+  const order = orderOf(tray);
   const { output: turn } = useReckon<Turn>('strip.turn', question);
   const { parts, widthMm, heightMm } = explodedLine(assembly.parts);
   const middle = heightMm / 2;
@@ -71,7 +73,7 @@ export function ExplodedLine({
         {parts.map((part) => {
           const where = whereIs(tray, part.id);
           const mark = own(tray.marks, part.id);
-          const at = tray.order.indexOf(part.id);
+          const at = order.indexOf(part.id);
           const ink = where === 'off' ? 'var(--mui-palette-primary-main)' : 'var(--mui-palette-text-primary)';
           return (
             <g key={part.id} transform={`translate(${part.x} ${middle})`} opacity={where === 'on' ? 0.55 : 1}>

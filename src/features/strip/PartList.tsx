@@ -24,6 +24,8 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import { useState } from 'react';
 import { ballRowOf, partIn, partWords, type Assembly } from '@/core/strip/tray';
+import type { Bearing } from '@/model/bearings/part';
+import { orderOf } from '@/model/strip/trays';
 import { PART_MARKS, type PartMark, type Tray } from '@/model/strip/part';
 import { countsOf } from '@/model/bearings/questions';
 import { stateColour } from '@/ui/StateMark';
@@ -35,6 +37,7 @@ function Row({
   send,
   assembly,
   tray,
+  bearing,
   id,
   number,
   open,
@@ -43,6 +46,7 @@ function Row({
 }: Pick<StageProps, 'send'> & {
   assembly: Assembly;
   tray: Tray;
+  bearing: Bearing;
   id: string;
   number: number;
   open: boolean;
@@ -57,7 +61,7 @@ function Row({
   const mark = own(tray.marks, id);
   const fate = own(tray.fates, id);
   const row = ballRowOf(id);
-  const out = row ? countsOf(tray, row).out : null;
+  const out = row ? countsOf(bearing, row).out : null;
   const asides = [
     out !== null && `${out} counted out`,
     tray.backIn.includes(id) && 'back in',
@@ -175,9 +179,17 @@ export function PartList({
   send,
   assembly,
   tray,
+  bearing,
   beside,
   onStock,
-}: Pick<StageProps, 'send'> & { assembly: Assembly; tray: Tray; beside: string[]; onStock(part: string): void }) {
+}: Pick<StageProps, 'send'> & {
+  assembly: Assembly;
+  tray: Tray;
+  bearing: Bearing;
+  beside: string[];
+  onStock(part: string): void;
+}) {
+  const order = orderOf(tray);
   const [open, setOpen] = useState<string | null>(null);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
@@ -186,9 +198,9 @@ export function PartList({
   );
   function moved({ active, over }: DragEndEvent): void {
     if (!over || active.id === over.id) return;
-    const from = tray.order.indexOf(String(active.id));
-    const to = tray.order.indexOf(String(over.id));
-    send({ type: 'orderTray', place: tray.place, order: [...arrayMove(tray.order, from, to), ...beside] });
+    const from = order.indexOf(String(active.id));
+    const to = order.indexOf(String(over.id));
+    send({ type: 'orderTray', place: tray.place, order: [...arrayMove(order, from, to), ...beside] });
   }
   const named = (id: string | number) => partWords(partIn(assembly, tray.extra, String(id)));
   return (
@@ -201,22 +213,23 @@ export function PartList({
         announcements: {
           onDragStart: ({ active }) => `${named(active.id)} lifted.`,
           onDragOver: ({ active, over }) =>
-            over ? `${named(active.id)} is at ${tray.order.indexOf(String(over.id)) + 1} of ${tray.order.length}.` : '',
+            over ? `${named(active.id)} is at ${order.indexOf(String(over.id)) + 1} of ${order.length}.` : '',
           onDragEnd: ({ active, over }) =>
-            over ? `${named(active.id)} laid down at ${tray.order.indexOf(String(over.id)) + 1}.` : '',
+            over ? `${named(active.id)} laid down at ${order.indexOf(String(over.id)) + 1}.` : '',
           onDragCancel: ({ active }) => `${named(active.id)} stays where it was.`,
         },
         screenReaderInstructions: { draggable: 'Space lifts the part, the arrow keys move it, Space lays it down.' },
       }}
     >
-      <SortableContext items={tray.order} strategy={verticalListSortingStrategy}>
+      <SortableContext items={order} strategy={verticalListSortingStrategy}>
         <Box component="ol" aria-label="In the tray, in the order they came off" sx={{ p: 0, m: 0 }}>
-          {tray.order.map((id, i) => (
+          {order.map((id, i) => (
             <Row
               key={id}
               send={send}
               assembly={assembly}
               tray={tray}
+              bearing={bearing}
               id={id}
               number={i + 1}
               open={open === id}

@@ -7,8 +7,9 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { ballsDue, checkCounts } from '@/core/bearings/counts';
 import { backwards, ballRowOf, partIn, partWords, skippedBy, turnAt } from '@/core/strip/tray';
+import { bearingFor } from '@/model/bearings/bearingFor';
 import { countsOf } from '@/model/bearings/questions';
-import { isSettled } from '@/model/strip/trays';
+import { isSettled, orderOf } from '@/model/strip/trays';
 import { Disclosure } from '@/ui/Disclosure';
 import { RuledList } from '@/ui/RuledList';
 import { stateColour } from '@/ui/StateMark';
@@ -21,8 +22,10 @@ import { WhichWay } from './WhichWay';
 
 /** The tray read from its other end. A part that would be passed over is named before it can be. */
 export function PutBack({ bicycle, send, assembly, tray }: TrayProps) {
+  const bearing = bearingFor(bicycle, tray.place);
+  const cameOff = orderOf(tray);
   const [asked, setAsked] = useState<string | null>(null);
-  const order = backwards(tray.order);
+  const order = backwards(cameOff);
   const next = order.find((id) => !isSettled(tray, id));
   const named = (id: string) => partWords(partIn(assembly, tray.extra, id));
   const put = (part: string, back: boolean) => {
@@ -35,13 +38,13 @@ export function PutBack({ bicycle, send, assembly, tray }: TrayProps) {
     const part = partIn(assembly, tray.extra, id);
     const step = assembly.steps.find((each) => each.takes.includes(id));
     const row = ballRowOf(id);
-    const due = row ? ballsDue(countsOf(tray, row)) : null;
+    const due = row ? ballsDue(countsOf(bearing, row)) : null;
     const back = tray.backIn.includes(id);
     const current = id === next;
     const question = step ? turnAt(step, bicycle.kind, 'tighten') : null;
-    const over = skippedBy(id, tray.order, [...tray.backIn, ...tray.leftOff]);
+    const over = skippedBy(id, cameOff, [...tray.backIn, ...tray.leftOff]);
     const gone = own(tray.marks, id);
-    const uncounted = row !== null && countsOf(tray, row).in === null;
+    const uncounted = row !== null && countsOf(bearing, row).in === null;
     return (
       <Box component="li" key={id} sx={{ py: 0.5, color: back ? 'text.secondary' : 'text.primary' }}>
         <Box sx={{ display: 'grid', gridTemplateColumns: '56px minmax(0, 1fr)', gap: 0.5 }}>
@@ -100,11 +103,11 @@ export function PutBack({ bicycle, send, assembly, tray }: TrayProps) {
             {current && (
               <>
                 {question && <WhichWay question={question} />}
-                {row && <CountOut send={send} assembly={assembly} tray={tray} row={row} what="in" />}
+                {row && <CountOut send={send} assembly={assembly} bearing={bearing} row={row} what="in" />}
                 {row && (
                   <CountQuestion
-                    check={checkCounts(countsOf(tray, row))}
-                    answer={countsOf(tray, row).answer}
+                    check={checkCounts(countsOf(bearing, row))}
+                    answer={countsOf(bearing, row).answer}
                     onAnswer={(answer) =>
                       send({ type: 'countBalls', place: tray.place, side: row, changes: { answer } })
                     }

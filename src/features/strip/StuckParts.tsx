@@ -24,7 +24,13 @@ import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { Ladder } from './Ladder';
 import { useLadder } from './useLadder';
 
-const USUAL_FRAME = { steel: 'painted steel sound', aluminium: 'bare aluminium', carbon: 'carbon' } as const;
+/** What is round a stuck part; for titanium the nearest that the ladder knows. */
+const USUAL_FRAME = {
+  steel: 'painted steel sound',
+  aluminium: 'bare aluminium',
+  carbon: 'carbon',
+  titanium: 'stainless steel',
+} as const;
 
 /** A stuck part of a place, as it usually is there; every field can be corrected. */
 export function newSeized(

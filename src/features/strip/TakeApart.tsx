@@ -6,6 +6,7 @@ import { checkAlike } from '@/core/bearings/counts';
 import type { StripOrder } from '@/core/strip/order';
 import { ballRowLabel, turnAt, type Assembly, type AssemblyStep } from '@/core/strip/tray';
 import type { Tray } from '@/model/strip/part';
+import { bearingFor } from '@/model/bearings/bearingFor';
 import { countsOf } from '@/model/bearings/questions';
 import { Disclosure } from '@/ui/Disclosure';
 import { RuledList } from '@/ui/RuledList';
@@ -36,7 +37,8 @@ function Step({
   const question = turnAt(step, bicycle.kind, 'loosen');
   const mark = (to: boolean) =>
     send({ type: 'markStep', place: assembly.place, step: step.id, done: to, takes: step.takes });
-  const uncounted = step.count !== null && countsOf(tray, step.count).out === null;
+  const bearing = bearingFor(bicycle, tray.place);
+  const uncounted = step.count !== null && countsOf(bearing, step.count).out === null;
   return (
     <Box component="li" sx={{ py: 0.5, color: done && !current ? 'text.secondary' : 'text.primary' }}>
       <Box sx={{ display: 'grid', gridTemplateColumns: '56px minmax(0, 1fr)', gap: 0.5 }}>
@@ -83,7 +85,7 @@ function Step({
             </>
           )}
           {step.count && (current || done) && (
-            <CountOut send={send} assembly={assembly} tray={tray} row={step.count} what="out" />
+            <CountOut send={send} assembly={assembly} bearing={bearing} row={step.count} what="out" />
           )}
           {current && (
             <>
@@ -110,9 +112,10 @@ function Step({
 /** The steps of one assembly, the one at hand opened: tool, which way, what is forgotten, photograph, count. */
 export function TakeApart({ bicycle, send, assembly, tray, order }: TrayProps & { order: StripOrder | null }) {
   const current = assembly.steps.find((step) => !tray.doneSteps.includes(step.id));
+  const bearing = bearingFor(bicycle, tray.place);
   const by = order?.blocked.find((each) => each.place === assembly.place)?.by ?? [];
   const alike = checkAlike(
-    assembly.balls.map((row) => ({ ...row, label: ballRowLabel(row.id), counts: countsOf(tray, row.id) })),
+    assembly.balls.map((row) => ({ ...row, label: ballRowLabel(row.id), counts: countsOf(bearing, row.id) })),
   );
   const firstRow = assembly.balls[0]?.id;
   const done = assembly.steps.filter((step) => tray.doneSteps.includes(step.id));
@@ -134,7 +137,7 @@ export function TakeApart({ bicycle, send, assembly, tray, order }: TrayProps & 
       {firstRow && (
         <CountQuestion
           check={alike}
-          answer={assembly.balls.map((row) => countsOf(tray, row.id).answer).find((each) => each !== null) ?? null}
+          answer={assembly.balls.map((row) => countsOf(bearing, row.id).answer).find((each) => each !== null) ?? null}
           onAnswer={(answer) => send({ type: 'countBalls', place: tray.place, side: firstRow, changes: { answer } })}
         />
       )}

@@ -8,7 +8,8 @@ import { useState } from 'react';
 import type { StripOrder } from '@/core/strip/order';
 import type { StuckJoint } from '@/core/strip/usualJoint';
 import { backwards, partIn, sorted, partWords, turnAt, type Assembly } from '@/core/strip/tray';
-import { trayFor, isSettled } from '@/model/strip/trays';
+import { isSettled, orderOf, trayFor } from '@/model/strip/trays';
+import { bearingFor } from '@/model/bearings/bearingFor';
 import { newId } from '@/store/browser';
 import { Choices } from '@/ui/Choices';
 import { KeptText } from '@/ui/KeptText';
@@ -47,8 +48,10 @@ export function TrayView({
   onAll(): void;
 }) {
   const whole = trayFor(bicycle, assembly.place);
-  const { here, strange } = sorted(assembly, whole);
-  const tray = { ...whole, order: here };
+  const { here, strange } = sorted(assembly, { extra: whole.extra, order: orderOf(whole) });
+  // What came off another assembly lies in the same tray, and is told apart.
+  const tray = { ...whole, off: Object.fromEntries(here.map((part, i) => [part, i + 1])) };
+  const bearing = bearingFor(bicycle, assembly.place);
   const current = assembly.steps.find((step) => !tray.doneSteps.includes(step.id));
   const [way, setWay] = useState<Way>(() => (current === undefined || tray.backIn.length > 0 ? 'back' : 'apart'));
   const [labelling, setLabelling] = useState(false);
@@ -56,7 +59,7 @@ export function TrayView({
   const [adding, setAdding] = useState(false);
   const taking = assembly.steps.find((step) => !tray.doneSteps.includes(step.id) && step.takes.length > 0);
   const taken = assembly.parts.find((part) => part.id === taking?.takes[0]) ?? assembly.parts[0]!;
-  const next = backwards(tray.order).find((id) => !isSettled(tray, id));
+  const next = backwards(here).find((id) => !isSettled(tray, id));
   const hand = way === 'apart' ? (current?.takes ?? []) : next ? [next] : [];
   const atTool = (way === 'apart' ? current : assembly.steps.find((step) => next && step.takes.includes(next))) ?? null;
   const { output: ladder } = useReckon<{ joints: StuckJoint[] }>('strip.ladder', {});
@@ -130,12 +133,19 @@ export function TrayView({
         </Typography>
       )}
       <Section title="In the tray" aside="in the order they came off">
-        {tray.order.length === 0 ? (
+        {here.length === 0 ? (
           <Typography sx={{ color: 'text.secondary' }}>
             Nothing in the tray yet. Parts lie down here as the steps are ticked.
           </Typography>
         ) : (
-          <PartList send={send} assembly={assembly} tray={tray} beside={strange} onStock={setStocking} />
+          <PartList
+            send={send}
+            assembly={assembly}
+            tray={tray}
+            bearing={bearing}
+            beside={strange}
+            onStock={setStocking}
+          />
         )}
         {strange.length > 0 && (
           <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap', mt: 1 }}>
@@ -145,7 +155,7 @@ export function TrayView({
             <Button
               color="inherit"
               sx={{ minHeight: 48 }}
-              onClick={() => send({ type: 'orderTray', place: assembly.place, order: here })}
+              onClick={() => send({ type: 'takeOutOfTray', place: assembly.place, parts: strange })}
             >
               Take {strange.length === 1 ? 'it' : 'them'} out of the tray
             </Button>

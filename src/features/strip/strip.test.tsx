@@ -1,6 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import { userEvent } from '../../../tests/user';
 import type { Command } from '@/model/commands';
+import { orderOf } from '@/model/strip/trays';
 import { drawStage } from '../../../tests/stage';
 import { Clean } from '../clean/Clean';
 import { Strip } from './Strip';
@@ -42,7 +43,7 @@ describe('the trays', () => {
     ]);
     expect(await screen.findByText(/They are usually alike.*What happened/)).toBeInTheDocument();
     await userEvent.click(button('One was lost'));
-    expect(Object.values(record().trays[0]!.balls).map((row) => row.answer)).toContain('lost');
+    expect(Object.values(record().bearings[0]!.balls).map((row) => row.answer)).toContain('lost');
     expect(screen.queryByText(/What happened/)).toBeNull();
   });
 
@@ -54,22 +55,22 @@ describe('the trays', () => {
     );
     expect(await screen.findByRole('button', { name: 'Done, next step' })).toBeDisabled();
     await userEvent.click(button('out, left side: one more'));
-    expect(record().trays[0]!.balls.left?.out).toBe(1);
+    expect(record().bearings[0]!.balls.left?.out).toBe(1);
     const typed = screen.getByRole('textbox', { name: 'out, left side: how many' });
     await userEvent.clear(typed);
     await userEvent.type(typed, '8{Enter}');
-    expect(record().trays[0]!.balls.left?.out).toBe(8);
+    expect(record().bearings[0]!.balls.left?.out).toBe(8);
     // What is no count leaves the one that stands.
     await userEvent.clear(typed);
     await userEvent.type(typed, '8.5{Enter}');
-    expect(record().trays[0]!.balls.left?.out).toBe(8);
+    expect(record().bearings[0]!.balls.left?.out).toBe(8);
     await userEvent.click(button('Weigh them'));
     const scale = screen.getByRole('textbox', { name: /All of 1\/4 in, clean/ });
     await userEvent.type(scale, '9.4{Enter}');
-    expect(record().trays[0]!.balls.left?.out).toBe(9);
+    expect(record().bearings[0]!.balls.left?.out).toBe(9);
     await userEvent.type(scale, '9.9{Enter}');
     expect(await screen.findByText(/no whole number of 1\/4 in balls/)).toBeInTheDocument();
-    expect(record().trays[0]!.balls.left?.out).toBe(9);
+    expect(record().bearings[0]!.balls.left?.out).toBe(9);
     expect(button('Done, next step')).toBeEnabled();
   });
 
@@ -90,9 +91,9 @@ describe('the trays', () => {
     ]);
     expect(await screen.findByText(/2 parts were laid down for another assembly/)).toBeInTheDocument();
     expect(screen.queryByRole('list', { name: /In the tray/ })).toBeNull();
-    expect(record().trays[0]!.order).toEqual(['freewheel', 'spoke-guard']);
+    expect(orderOf(record().trays[0]!)).toEqual(['freewheel', 'spoke-guard']);
     await userEvent.click(button('Take them out of the tray'));
-    expect(record().trays[0]!.order).toEqual([]);
+    expect(record().trays[0]!.off).toEqual({});
   });
 
   test('a tray that not every strip needs is there for the asking: the shifter is flushed before it is condemned', async () => {

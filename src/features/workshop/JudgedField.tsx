@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { stateOf } from '@/core/vocabulary/vocabulary';
+import { stateOf } from '@/core/vocabulary/verdicts';
 import { ReadingField, type ReadingFieldProps } from '@/ui/ReadingField';
 import { useReckon } from './useReckon';
 

@@ -1,6 +1,6 @@
 'use client';
 import { useMemo } from 'react';
-import { gatherLessons, type Lessons } from '@/model/buy/questions';
+import { gatherLessons, type Lessons } from '@/model/buy/lessons';
 import { useWorkshopState } from './WorkshopProvider';
 
 const NOTHING: Lessons = {};

@@ -1,6 +1,7 @@
 import { bearingsBenches, type Benches } from '@/core/bearings/bench';
 import { answer } from '@/core/calculator';
 import { applyCommand, type Command } from '../commands';
+import { bearingFor } from './bearingFor';
 import {
   allowanceInput,
   axleOf,
@@ -16,10 +17,9 @@ import {
   worstTrack,
 } from './questions';
 import { USUAL_SETTINGS } from '../settings/usual';
-import { newTray } from '../strip/fresh';
+import { newBearing } from './fresh';
 import type { Bicycle } from '../record';
 import { nextThing } from '../next';
-import { trayFor } from '../strip/trays';
 import { summaryOf } from '../summary';
 import { after, AT, seen } from '../../../tests/records';
 
@@ -37,19 +37,26 @@ const trial = (id: string, turnDeg: number): Command => ({
 describe('a bearing on the bench', () => {
   test('what the look-over felt can stand as the hub’s before, until something stands there', () => {
     const felt = after(seen('1', 'hub-front', { feel: 'gritty', play: 'slight', spinS: 14 }));
-    expect(beforeFromLookOver(felt, trayFor(felt, 'hub.front'))).toEqual({ feel: 'gritty', play: 'slight', spinS: 14 });
+    expect(beforeFromLookOver(felt, bearingFor(felt, 'hub.front'))).toEqual({
+      feel: 'gritty',
+      play: 'slight',
+      spinS: 14,
+    });
     const noted = after(seen('1', 'hub-front', { feel: 'gritty' }), {
-      type: 'noteBearing',
+      type: 'feelBearing',
       place: 'hub.front',
       when: 'before',
       changes: { feel: 'tight' },
     });
-    expect(beforeFromLookOver(noted, trayFor(noted, 'hub.front'))).toBeNull();
-    expect(beforeFromLookOver(after(), trayFor(after(), 'hub.front'))).toBeNull();
+    expect(beforeFromLookOver(noted, bearingFor(noted, 'hub.front'))).toBeNull();
+    expect(beforeFromLookOver(after(), bearingFor(after(), 'hub.front'))).toBeNull();
   });
 
   test('the worst track of any row counts, and what was said of all rows at once', () => {
-    const tray = { ...newTray('hub.front'), tracks: { 'left.cup': 'bright' as const, 'right.cup': 'pitted' as const } };
+    const tray = {
+      ...newBearing('hub.front'),
+      tracks: { 'left.cup': 'bright' as const, 'right.cup': 'pitted' as const },
+    };
     expect(worstTrack(tray, 'cup')).toBe('pitted');
     expect(worstTrack(tray, 'cone')).toBe('unknown');
     expect(worstTrack({ ...tray, seen: { ...tray.seen, cone: 'dull' } }, 'cone')).toBe('dull');
@@ -60,10 +67,10 @@ describe('a bearing on the bench', () => {
   test('the axle is as usual for its hub until it is measured, field by field', () => {
     const bicycle = after({ type: 'measureAxle', place: 'hub.rear', changes: { coneSpanMm: 68 } });
     const bench = benchAt(bicycle, 'hub.rear');
-    expect(axleOf(trayFor(bicycle, 'hub.rear'), bench)).toMatchObject({ majorMm: 10, coneSpanMm: 68 });
-    expect(allowanceInput(trayFor(bicycle, 'headset'), benchAt(bicycle, 'headset'))).toBeNull();
+    expect(axleOf(bearingFor(bicycle, 'hub.rear'), bench)).toMatchObject({ majorMm: 10, coneSpanMm: 68 });
+    expect(allowanceInput(bearingFor(bicycle, 'headset'), benchAt(bicycle, 'headset'))).toBeNull();
     const nutted = after({ type: 'describeKind', changes: { wheels: 'nutted' } });
-    expect(allowanceInput(trayFor(nutted, 'hub.front'), benchAt(nutted, 'hub.front'))).toBeNull();
+    expect(allowanceInput(bearingFor(nutted, 'hub.front'), benchAt(nutted, 'hub.front'))).toBeNull();
   });
 
   test('the question for the next turn carries pitch, bands, tool and learnt drag of this bearing', () => {
@@ -72,7 +79,7 @@ describe('a bearing on the bench', () => {
       place: 'headset',
       trial: { id: 't', turnDeg: -20, feel: 'tick', clamped: false },
     });
-    const input = coneInput(trayFor(bicycle, 'headset'), benchAt(bicycle, 'headset'), USUAL_SETTINGS, 0, {
+    const input = coneInput(bearingFor(bicycle, 'headset'), benchAt(bicycle, 'headset'), USUAL_SETTINGS, 0, {
       meanDeg: 9,
       sdDeg: 3,
     })!;
@@ -97,7 +104,7 @@ describe('a bearing on the bench', () => {
       side: row,
       changes: { out: 8 },
     });
-    const tray = trayFor(
+    const tray = bearingFor(
       ['brake', 'driver', 'small'].reduce(
         (bicycle, row, i) => applyCommand(bicycle, { id: `n${i}`, bicycle: 'b', at: AT, command: counted(row) }),
         coaster,
@@ -109,27 +116,27 @@ describe('a bearing on the bench', () => {
       ['3/16', 8],
     ]);
     const hub = benchAt(after(), 'hub.front');
-    expect(ballsNeeded(trayFor(after(), 'hub.front'), hub, { fractionIn: '7/32', usualPack: 100 })).toEqual([
+    expect(ballsNeeded(bearingFor(after(), 'hub.front'), hub, { fractionIn: '7/32', usualPack: 100 })).toEqual([
       { fractionIn: '7/32', usualPack: 100, needed: 20 },
     ]);
   });
 
   test('the drawing takes its counts from the tray and its balls from the caliper', () => {
     const bicycle = after({ type: 'countBalls', place: 'hub.front', side: 'left', changes: { holds: 9, in: 7 } });
-    const section = sectionInput(trayFor(bicycle, 'hub.front'), benchAt(bicycle, 'hub.front'), 5.5563, 0.02);
+    const section = sectionInput(bearingFor(bicycle, 'hub.front'), benchAt(bicycle, 'hub.front'), 5.5563, 0.02);
     expect(section.rows.map(({ holds, in: put }) => [holds, put])).toEqual([
       [9, 7],
       [10, 0],
     ]);
     expect(section.rows[0]!.ballMm).toBe(5.5563);
     expect(section.set).toEqual({ row: 'right', part: 'cone', playMm: 0.02 });
-    const bracket = sectionInput(trayFor(bicycle, 'bottom-bracket'), benchAt(bicycle, 'bottom-bracket'), null, 0);
+    const bracket = sectionInput(bearingFor(bicycle, 'bottom-bracket'), benchAt(bicycle, 'bottom-bracket'), null, 0);
     expect(bracket.set).toMatchObject({ row: 'left', part: 'cup' });
   });
 
   test('what a row carries is that of its kind: a headset bears along its axis too, a hub does not', () => {
     const bicycle = after();
-    const input = (place: string) => contactInput(trayFor(bicycle, place), benchAt(bicycle, place), 0, null)!;
+    const input = (place: string) => contactInput(bearingFor(bicycle, place), benchAt(bicycle, place), 0, null)!;
     expect(input('headset').alongN).toBeGreaterThan(0);
     expect(input('hub.front').alongN).toBe(0);
     expect(input('bottom-bracket').acrossN).toBeGreaterThan(input('hub.front').acrossN!);
@@ -138,12 +145,12 @@ describe('a bearing on the bench', () => {
 
   test('the interval counts from the first word on how it is now; feeling it is a step by itself', () => {
     const noted = after(
-      { type: 'noteBearing', place: 'hub.front', when: 'after', changes: { feel: 'smooth' }, on: '2026-11-25' },
-      { type: 'noteBearing', place: 'hub.front', when: 'after', changes: { play: 'none' }, on: '2026-12-01' },
+      { type: 'feelBearing', place: 'hub.front', when: 'after', changes: { feel: 'smooth' }, on: '2026-11-25' },
+      { type: 'feelBearing', place: 'hub.front', when: 'after', changes: { play: 'none' }, on: '2026-12-01' },
     );
-    const tray = trayFor(noted, 'hub.front');
+    const tray = bearingFor(noted, 'hub.front');
     expect(serviceInput(noted, tray, 'cup-and-cone')).toMatchObject({ lastServiced: '2026-11-25', use: 'mixed' });
-    expect(serviceInput(after(), trayFor(after(), 'hub.front'), 'cup-and-cone')).toBeNull();
+    expect(serviceInput(after(), bearingFor(after(), 'hub.front'), 'cup-and-cone')).toBeNull();
     expect(workedSteps(tray)).toEqual(['after']);
   });
 

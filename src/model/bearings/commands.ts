@@ -4,10 +4,8 @@ import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { defineCommand, put, remove, setOrDrop, toggled, work } from '../command';
 import { id } from '../fields';
 import { fieldNames, figure } from '../phrases';
-import { trayIn } from '../strip/fresh';
-import { tray } from '../strip/part';
-import { UNCOUNTED, UNFELT, UNMEASURED } from './fresh';
-import { bearingState, cartridge, coneFeel, coneTrial, sideCount, track } from './part';
+import { bearingIn, UNCOUNTED, UNFELT, UNMEASURED } from './fresh';
+import { bearing, bearingState, cartridge, coneFeel, coneTrial, sideCount, track } from './part';
 
 const here = (place: string) => placeLabel(place).toLowerCase();
 const COUNTS = ['out', 'holds', 'in'] as const;
@@ -17,7 +15,7 @@ export const commands = [
     type: 'countBalls',
     schema: { place: id, side: id, changes: sideCount.partial() },
     apply(bicycle, { place, side, changes }) {
-      const { balls } = trayIn(bicycle, place);
+      const { balls } = bearingIn(bicycle, place);
       balls[side] = { ...UNCOUNTED, ...own(balls, side), ...changes };
     },
     words({ place, side, changes }) {
@@ -29,14 +27,14 @@ export const commands = [
     },
   }),
   defineCommand({
-    type: 'noteTray',
+    type: 'measureBearing',
     schema: {
       place: id,
-      changes: tray
+      changes: bearing
         .pick({ ballReadingsMm: true, instrument: true, overBallsMm: true, ballsWere: true, runOn: true })
         .partial(),
     },
-    apply: (bicycle, { place, changes }) => void Object.assign(trayIn(bicycle, place), changes),
+    apply: (bicycle, { place, changes }) => void Object.assign(bearingIn(bicycle, place), changes),
     words({ place, changes }) {
       const last = changes.ballReadingsMm?.at(-1);
       return last === undefined ? `${here(place)}: measured` : `ball ${figure(last)} mm`;
@@ -44,9 +42,9 @@ export const commands = [
     work: ({ place, changes }) => (changes.ballsWere ? [work(place, 'adjusted')] : []),
   }),
   defineCommand({
-    type: 'seeTray',
-    schema: { place: id, changes: tray.shape.seen.partial() },
-    apply: (bicycle, { place, changes }) => void Object.assign(trayIn(bicycle, place).seen, changes),
+    type: 'seeInside',
+    schema: { place: id, changes: bearing.shape.seen.partial() },
+    apply: (bicycle, { place, changes }) => void Object.assign(bearingIn(bicycle, place).seen, changes),
     words({ place, changes }) {
       const seen = Object.entries(changes).map(([part, state]) => `${part} ${state}`);
       return `${here(place)}: ${seen.join(', ')}`;
@@ -55,15 +53,15 @@ export const commands = [
   defineCommand({
     type: 'seeTrack',
     schema: { place: id, track: id, state: track.nullable() },
-    apply: (bicycle, step) => setOrDrop(trayIn(bicycle, step.place).tracks, step.track, step.state),
+    apply: (bicycle, step) => setOrDrop(bearingIn(bicycle, step.place).tracks, step.track, step.state),
     words: (step) => `${here(step.place)}, ${step.track.replace('.', ' ')}: ${step.state ?? 'not looked at'}`,
   }),
   defineCommand({
-    type: 'workStep',
+    type: 'overhaulStep',
     schema: { place: id, step: id, done: z.boolean() },
     apply(bicycle, { place, step, done }) {
-      const bearing = trayIn(bicycle, place);
-      bearing.worked = toggled(bearing.worked, step, done);
+      const state = bearingIn(bicycle, place);
+      state.doneSteps = toggled(state.doneSteps, step, done);
     },
     words: ({ place, done }) => `${here(place)}: step ${done ? 'done' : 'taken back'}`,
     work: ({ place, done }) => (done ? [work(place, 'adjusted')] : []),
@@ -72,7 +70,7 @@ export const commands = [
     type: 'noteCartridge',
     schema: { place: id, cartridge: id, changes: cartridge.partial() },
     apply(bicycle, step) {
-      const { cartridges } = trayIn(bicycle, step.place);
+      const { cartridges } = bearingIn(bicycle, step.place);
       cartridges[step.cartridge] = { ...UNMEASURED, ...own(cartridges, step.cartridge), ...step.changes };
     },
     words: (step) => `${here(step.place)}, cartridge ${step.cartridge}: ${fieldNames(step.changes)}`,
@@ -80,23 +78,23 @@ export const commands = [
   defineCommand({
     type: 'feelRound',
     schema: { place: id, point: id, feel: coneFeel.nullable() },
-    apply: (bicycle, { place, point, feel }) => setOrDrop(trayIn(bicycle, place).round, point, feel),
+    apply: (bicycle, { place, point, feel }) => setOrDrop(bearingIn(bicycle, place).round, point, feel),
     words: ({ place, feel }) => `${here(place)}, felt round the turn: ${feel ?? 'taken back'}`,
   }),
   defineCommand({
     type: 'planService',
-    schema: { place: id, changes: tray.shape.service.partial() },
-    apply: (bicycle, { place, changes }) => void Object.assign(trayIn(bicycle, place).service, changes),
+    schema: { place: id, changes: bearing.shape.service.partial() },
+    apply: (bicycle, { place, changes }) => void Object.assign(bearingIn(bicycle, place).service, changes),
     words: ({ place }) => `${here(place)}: next service`,
   }),
   defineCommand({
     type: 'measureAxle',
-    schema: { place: id, changes: tray.shape.axle },
-    apply: (bicycle, { place, changes }) => void Object.assign(trayIn(bicycle, place).axle, changes),
+    schema: { place: id, changes: bearing.shape.axle },
+    apply: (bicycle, { place, changes }) => void Object.assign(bearingIn(bicycle, place).axle, changes),
     words: ({ changes }) => `axle: ${fieldNames(changes)}`,
   }),
   defineCommand({
-    type: 'noteBearing',
+    type: 'feelBearing',
     schema: {
       place: id,
       when: z.enum(['before', 'after']),
@@ -105,9 +103,9 @@ export const commands = [
       on: z.iso.date().optional(),
     },
     apply(bicycle, { place, when, changes, on }) {
-      const bearing = trayIn(bicycle, place);
-      bearing[when] = { ...UNFELT, ...bearing[when], ...changes };
-      if (when === 'after' && on) bearing.service.doneOn ??= on;
+      const state = bearingIn(bicycle, place);
+      state[when] = { ...UNFELT, ...state[when], ...changes };
+      if (when === 'after' && on) state.service.doneOn ??= on;
     },
     words({ place, when, changes }) {
       const felt = Object.values(changes).filter((value) => value !== null);
@@ -117,14 +115,14 @@ export const commands = [
   defineCommand({
     type: 'addTrial',
     schema: { place: id, trial: coneTrial },
-    apply: (bicycle, { place, trial }) => put(trayIn(bicycle, place).trials, trial),
+    apply: (bicycle, { place, trial }) => put(bearingIn(bicycle, place).trials, trial),
     words: ({ trial }) => `trial: ${trial.feel}`,
     work: ({ place }) => [work(place, 'adjusted')],
   }),
   defineCommand({
     type: 'withdrawTrial',
     schema: { place: id, trial: id },
-    apply: (bicycle, { place, trial }) => remove(trayIn(bicycle, place).trials, trial),
+    apply: (bicycle, { place, trial }) => remove(bearingIn(bicycle, place).trials, trial),
     words: () => 'trial taken back',
   }),
 ] as const;

@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { MISMATCH_ANSWERS } from '@/core/bearings/counts';
 import { id } from '../fields';
+import { fields, rows, set, value } from '../leaf';
+import { newBearing } from './fresh';
 
 const count = z.number().multipleOf(1).min(0).max(200).nullable();
 
@@ -38,5 +40,66 @@ export const coneTrial = z.strictObject({
   clamped: z.boolean(),
 });
 
-/** What is told of bearings stands in their trays. */
-export const part = {};
+/** A bearing: what was counted, measured, seen and set, and when it is due again. */
+export const bearing = z.strictObject({
+  place: id,
+  /** Counts by row of balls: left and right, upper and lower, inner and outer. */
+  balls: fields(z.record(id, sideCount)),
+  ballReadingsMm: value(z.array(z.number()).max(200)),
+  instrument: z.enum(['caliper', 'micrometer']),
+  overBallsMm: z.number().nullable(),
+  seen: fields(
+    z.strictObject({
+      grease: z.enum(['fresh', 'dirty', 'dry', 'rusty', 'unknown']),
+      cup: z.enum(['bright', 'dull', 'pitted', 'unknown']),
+      cone: z.enum(['bright', 'dull', 'pitted', 'unknown']),
+      balls: z.enum(['bright', 'dull', 'rusty', 'short', 'unknown']),
+      seal: z.enum(['sound', 'torn', 'unknown']),
+    }),
+  ),
+  /** Tracks by row and part, such as left.cup, as they were seen. */
+  tracks: fields(z.record(id, track)),
+  /** Steps of the overhaul that are done. */
+  doneSteps: set(z.array(id).max(1000)),
+  cartridges: fields(z.record(id, cartridge)),
+  /** Whether the balls that came out went back in. */
+  ballsWere: z.enum(['reused', 'renewed']).nullable(),
+  /** Feel at points round the turn, once it is set. */
+  round: fields(z.record(id, coneFeel)),
+  /** A pitted cup was accepted: it runs on, and the sheet says so. */
+  runOn: z.boolean(),
+  service: fields(
+    z.strictObject({
+      doneOn: z.iso.date().nullable(),
+      grease: z.enum(['thick', 'standard', 'thin']),
+      seal: z.enum(['good', 'poor']),
+    }),
+  ),
+  /** The axle as far as it was measured; the rest is the usual of its assembly. */
+  axle: fields(
+    z
+      .strictObject({
+        majorMm: z.number(),
+        pitchMm: z.number(),
+        boreMm: z.number(),
+        coneSpanMm: z.number(),
+        clampForceN: z.number(),
+      })
+      .partial(),
+  ),
+  before: bearingState.nullable(),
+  after: bearingState.nullable(),
+  trials: rows(z.array(coneTrial), { most: 400, words: 'trials of one cone', where: 'Overhaul', order: 'stamps' }),
+});
+export type Bearing = z.output<typeof bearing>;
+
+/** What is known of its bearings. */
+export const part = {
+  bearings: fields(z.array(bearing), {
+    by: 'place',
+    fresh: newBearing,
+    most: 200,
+    words: 'bearings',
+    where: 'Overhaul',
+  }),
+};

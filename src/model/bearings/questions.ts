@@ -9,49 +9,59 @@ import { cartridgeBallMm } from '@/core/bearings/section';
 import type { SectionInput } from '@/core/bearings/sectionTypes';
 import type { ServiceDueInput } from '@/core/bearings/serviceDue';
 import { UNCOUNTED, UNMEASURED } from './fresh';
-import type { CartridgeNote, SideCount } from './part';
+import type { Bearing, CartridgeNote, SideCount } from './part';
 import type { Bicycle } from '../record';
 import type { WorkshopSettings } from '../settings/settings';
-import type { Tray } from '../strip/part';
-import { latestObservations } from '../inspect/questions';
+import { latestObservations } from '../inspect/latest';
 import type { Summary } from '../summary';
 
 type TrackPart = 'cup' | 'cone';
 const WORSE = ['unknown', 'bright', 'dull', 'pitted'] as const;
 
 /** What was seen of a bearing's cups or cones: the worst of its rows, and of what was said of all of them at once. */
-export function worstTrack(tray: Tray, part: TrackPart): (typeof WORSE)[number] {
-  const rows = Object.entries(tray.tracks).flatMap(([id, state]) => (id.endsWith(`.${part}`) ? [state] : []));
-  return [tray.seen[part], ...rows].reduce((worst, state) =>
+export function worstTrack(bearing: Bearing, part: TrackPart): (typeof WORSE)[number] {
+  const rows = Object.entries(bearing.tracks).flatMap(([id, state]) => (id.endsWith(`.${part}`) ? [state] : []));
+  return [bearing.seen[part], ...rows].reduce((worst, state) =>
     WORSE.indexOf(state) > WORSE.indexOf(worst) ? state : worst,
   );
 }
 
 /** Whether anything of the inside was seen. */
-export function wasLookedAt(tray: Tray): boolean {
-  return Object.keys(tray.tracks).length > 0 || Object.values(tray.seen).some((seen) => seen !== 'unknown');
+export function wasLookedAt(bearing: Bearing): boolean {
+  return Object.keys(bearing.tracks).length > 0 || Object.values(bearing.seen).some((seen) => seen !== 'unknown');
 }
 
 /** Steps of the overhaul that are done: those that were ticked, and the feeling of it where the feel is noted. */
-export function workedSteps(tray: Tray): string[] {
-  const felt = (state: Tray['before']) => state !== null && (state.feel !== 'unknown' || state.play !== 'unknown');
-  return [...new Set([...tray.worked, ...(felt(tray.before) ? ['feel'] : []), ...(felt(tray.after) ? ['after'] : [])])];
+export function workedSteps(bearing: Bearing): string[] {
+  const felt = (state: Bearing['before']) => state !== null && (state.feel !== 'unknown' || state.play !== 'unknown');
+  return [
+    ...new Set([
+      ...bearing.doneSteps,
+      ...(felt(bearing.before) ? ['feel'] : []),
+      ...(felt(bearing.after) ? ['after'] : []),
+    ]),
+  ];
 }
 
 /** The question for `bearings.grade`: the state before the work and what was seen inside. */
-export function gradeInput(bicycle: Bicycle, tray: Tray, bench: BearingBench, settings: WorkshopSettings): GradeInput {
-  const { feel, play } = tray.before ?? { feel: 'unknown', play: 'unknown' };
-  const { grease, balls, seal } = tray.seen;
+export function gradeInput(
+  bicycle: Bicycle,
+  bearing: Bearing,
+  bench: BearingBench,
+  settings: WorkshopSettings,
+): GradeInput {
+  const { feel, play } = bearing.before ?? { feel: 'unknown', play: 'unknown' };
+  const { grease, balls, seal } = bearing.seen;
   return {
     kind: bench.kind,
-    place: tray.place,
+    place: bearing.place,
     feel,
     play,
     grease,
     balls,
     seal,
-    cup: worstTrack(tray, 'cup'),
-    cone: worstTrack(tray, 'cone'),
+    cup: worstTrack(bearing, 'cup'),
+    cone: worstTrack(bearing, 'cone'),
     openable: bench.openable,
     brief: bicycle.brief,
     rules: settings.rules,
@@ -59,13 +69,13 @@ export function gradeInput(bicycle: Bicycle, tray: Tray, bench: BearingBench, se
 }
 
 /** The axle of a bearing that a skewer squeezes: what was measured, the rest as usual; null where nothing squeezes it. */
-export function axleOf(tray: Tray, bench: BearingBench): NonNullable<BearingBench['axle']> | null {
-  return bench.axle && { ...bench.axle, ...tray.axle };
+export function axleOf(bearing: Bearing, bench: BearingBench): NonNullable<BearingBench['axle']> | null {
+  return bench.axle && { ...bench.axle, ...bearing.axle };
 }
 
 /** The question for `bearings.clampAllowance`; null where nothing squeezes the axle. */
-export function allowanceInput(tray: Tray, bench: BearingBench): ClampAllowanceInput | null {
-  const axle = axleOf(tray, bench);
+export function allowanceInput(bearing: Bearing, bench: BearingBench): ClampAllowanceInput | null {
+  const axle = axleOf(bearing, bench);
   if (!axle) return null;
   const { majorMm, pitchMm, boreMm, coneSpanMm, clampForceN } = axle;
   return { axle: { majorMm, pitchMm, boreMm }, coneSpanMm, clampForceN };
@@ -101,9 +111,9 @@ export function dragInput(
   };
 }
 
-/** The question for `bearings.adjustCone` at a tray. */
+/** The question for `bearings.adjustCone` at a bearing. */
 export function coneInput(
-  tray: Tray,
+  bearing: Bearing,
   bench: BearingBench,
   settings: WorkshopSettings,
   allowanceDeg: number,
@@ -111,20 +121,20 @@ export function coneInput(
 ): AdjustConeInput | null {
   if (!bench.setting) return null;
   return {
-    pitchMm: axleOf(tray, bench)?.pitchMm ?? tray.axle.pitchMm ?? bench.setting.pitchMm,
+    pitchMm: axleOf(bearing, bench)?.pitchMm ?? bearing.axle.pitchMm ?? bench.setting.pitchMm,
     school: settings.school,
     allowanceDeg,
     lockShift,
     bands: bench.setting.bands,
     toolMm: bench.setting.toolMm,
     turns: bench.setting.adjusts,
-    trials: tray.trials.map(({ turnDeg, feel, clamped }) => ({ turnDeg, feel, clamped })),
+    trials: bearing.trials.map(({ turnDeg, feel, clamped }) => ({ turnDeg, feel, clamped })),
   };
 }
 
 /** How many balls a row holds, as far as it is known: what belongs there by the counts, else what is usual. */
-export function ballsInRow(tray: Tray, row: BearingBench['rows'][number]): number | null {
-  const { out, holds } = countsOf(tray, row.id);
+export function ballsInRow(bearing: Bearing, row: BearingBench['rows'][number]): number | null {
+  const { out, holds } = countsOf(bearing, row.id);
   return holds ?? out ?? row.usual;
 }
 
@@ -133,7 +143,7 @@ export function ballsInRow(tray: Tray, row: BearingBench['rows'][number]): numbe
  * row's. Example: a coaster hub takes two retainers' worth of 1/4 in and one of 3/16 in.
  */
 export function ballsNeeded(
-  tray: Tray,
+  bearing: Bearing,
   bench: BearingBench,
   measured: { fractionIn: string; usualPack: number } | null,
 ): { fractionIn: string; usualPack: number; needed: number }[] {
@@ -141,7 +151,7 @@ export function ballsNeeded(
   for (const row of bench.rows) {
     const size = measured && row.fractionIn === bench.rows[0]!.fractionIn ? measured : row;
     const group = groups.get(size.fractionIn) ?? { fractionIn: size.fractionIn, usualPack: size.usualPack, needed: 0 };
-    group.needed += ballsInRow(tray, row) ?? 0;
+    group.needed += ballsInRow(bearing, row) ?? 0;
     groups.set(size.fractionIn, group);
   }
   return [...groups.values()].filter(({ needed }) => needed > 0);
@@ -149,15 +159,15 @@ export function ballsNeeded(
 
 /** The question for `bearings.contact`; null where no row of balls is known. `ballMm` is what was measured. */
 export function contactInput(
-  tray: Tray,
+  bearing: Bearing,
   bench: BearingBench,
   tighterDeg: number,
   ballMm: number | null,
 ): ContactInput | null {
   const [row] = bench.rows;
-  const balls = row && ballsInRow(tray, row);
+  const balls = row && ballsInRow(bearing, row);
   if (!row || balls === null || balls === undefined || balls < 3 || !bench.setting) return null;
-  const axle = axleOf(tray, bench);
+  const axle = axleOf(bearing, bench);
   return {
     ballDiameterMm: ballMm ?? row.diameterMm,
     balls,
@@ -172,38 +182,43 @@ export function contactInput(
 }
 
 /** What is noted of a cartridge. */
-export function cartridgeOf(tray: Tray, id: string): CartridgeNote {
-  return own(tray.cartridges, id) ?? UNMEASURED;
+export function cartridgeOf(bearing: Bearing, id: string): CartridgeNote {
+  return own(bearing.cartridges, id) ?? UNMEASURED;
 }
 
 /** The question for `bearings.serviceDue`; null until it was serviced. */
-export function serviceInput(bicycle: Bicycle, tray: Tray, kind: BearingBench['kind']): ServiceDueInput | null {
-  const { doneOn, grease, seal } = tray.service;
+export function serviceInput(bicycle: Bicycle, bearing: Bearing, kind: BearingBench['kind']): ServiceDueInput | null {
+  const { doneOn, grease, seal } = bearing.service;
   if (doneOn === null) return null;
   return {
-    place: tray.place,
+    place: bearing.place,
     kind,
     lastServiced: doneOn,
     ...bicycle.riding,
     grease,
     seal,
-    runOn: tray.runOn,
+    runOn: bearing.runOn,
   };
 }
 
 /** What the look-over felt at a bearing, as its state before the work; null where nothing was felt or it stands already. */
-export function beforeFromLookOver(bicycle: Bicycle, tray: Tray): NonNullable<Tray['before']> | null {
-  if (tray.before) return null;
-  const seen = latestObservations(bicycle).get(tray.place.replace('.', '-'))?.evidence;
+export function beforeFromLookOver(bicycle: Bicycle, bearing: Bearing): NonNullable<Bearing['before']> | null {
+  if (bearing.before) return null;
+  const seen = latestObservations(bicycle).get(bearing.place.replace('.', '-'))?.evidence;
   if (!seen || (seen.feel === undefined && seen.play === undefined && seen.spinS === undefined)) return null;
   return { feel: seen.feel ?? 'unknown', play: seen.play ?? 'unknown', spinS: seen.spinS ?? null };
 }
 
 /** What the section of a bearing is drawn from: its rows with what is counted in, or its cartridges as they were measured. */
-export function sectionInput(tray: Tray, bench: BearingBench, ballMm: number | null, playMm: number): SectionInput {
+export function sectionInput(
+  bearing: Bearing,
+  bench: BearingBench,
+  ballMm: number | null,
+  playMm: number,
+): SectionInput {
   const { drawing, setting, rows } = bench;
   const measured = bench.cartridges.map(({ id, sizeMm }) => {
-    const noted = cartridgeOf(tray, id);
+    const noted = cartridgeOf(bearing, id);
     const size = {
       boreMm: noted.boreMm ?? sizeMm.boreMm,
       odMm: noted.odMm ?? sizeMm.odMm,
@@ -220,8 +235,8 @@ export function sectionInput(tray: Tray, bench: BearingBench, ballMm: number | n
     id: row.id,
     // A reading of one size speaks for the rows that usually have it.
     ballMm: ballMm !== null && row.diameterMm === rows[0]!.diameterMm ? ballMm : row.diameterMm,
-    holds: ballsInRow(tray, row),
-    in: countsOf(tray, row.id).in ?? 0,
+    holds: ballsInRow(bearing, row),
+    in: countsOf(bearing, row.id).in ?? 0,
   }));
   const closed = shut.flatMap(({ id, mm }) =>
     mm === null ? [] : [{ id, ballMm: mm, holds: null, in: 0, shut: true }],
@@ -231,7 +246,7 @@ export function sectionInput(tray: Tray, bench: BearingBench, ballMm: number | n
     upright: bench.upright,
     circleMm: bench.circleMm,
     rowsApartMm: bench.rowsApartMm,
-    axleMm: axleOf(tray, bench)?.majorMm ?? measured[0]?.size.boreMm ?? drawing.shaftMm,
+    axleMm: axleOf(bearing, bench)?.majorMm ?? measured[0]?.size.boreMm ?? drawing.shaftMm,
     cartridges: Object.fromEntries(sizes.map(({ id, size }) => [id, size])),
     outboard: drawing.outboard,
     fittings: drawing.fittings,
@@ -249,6 +264,6 @@ export function sectionInput(tray: Tray, bench: BearingBench, ballMm: number | n
 }
 
 /** The counts of one row of balls; none where nobody has counted yet. */
-export function countsOf(tray: Tray, row: string): SideCount {
-  return own(tray.balls, row) ?? UNCOUNTED;
+export function countsOf(bearing: Bearing, row: string): SideCount {
+  return own(bearing.balls, row) ?? UNCOUNTED;
 }

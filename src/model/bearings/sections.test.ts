@@ -5,7 +5,7 @@ import type { BearingBench } from '@/core/bearings/benchTypes';
 import { bearingSection } from '@/core/bearings/section';
 import { fitSection } from '@/core/bearings/sectionLabels';
 import { sectionInput } from './questions';
-import { newTray } from '../strip/fresh';
+import { newBearing } from './fresh';
 
 /** Every bearing that is met on some bicycle. */
 const benches = new Map<string, BearingBench>();
@@ -35,7 +35,7 @@ test('all kinds that the trade meets are among them', () => {
 });
 
 describe.each([...benches])('%s', (_, bench) => {
-  const input = sectionInput(newTray(bench.place), bench, null, 0.05);
+  const input = sectionInput(newBearing(bench.place), bench, null, 0.05);
 
   test.each([false, true])('is drawn whole, on a narrow sheet: %p', (stacked) => {
     const section = bearingSection({ ...input, stacked });

@@ -3,7 +3,7 @@ import { bicycleKind, BRIEFS } from '@/core/bicycle';
 import { defineCommand } from '../command';
 import { at, label } from '../fields';
 import { fieldNames } from '../phrases';
-import { frameSize, provenance, PURPOSES, riding } from './part';
+import { electricDrive, frameSize, provenance, PURPOSES, riding } from './part';
 
 export const commands = [
   defineCommand({
@@ -55,6 +55,12 @@ export const commands = [
     schema: { changes: frameSize.partial() },
     apply: ({ size }, { changes }) => void Object.assign(size, changes),
     words: ({ changes }) => `size: ${fieldNames(changes)}`,
+  }),
+  defineCommand({
+    type: 'describeDrive',
+    schema: { changes: electricDrive.partial() },
+    apply: (bicycle, { changes }) => void Object.assign(bicycle.electricDrive, changes),
+    words: ({ changes }) => `electric drive: ${fieldNames(changes)}`,
   }),
   defineCommand({
     type: 'describeRiding',

@@ -28,6 +28,16 @@ export const riding = z.strictObject({
   jetWashed: z.boolean(),
 });
 
+/** The drive of an electric bicycle, as it is declared: it is sold without, or referred to whoever may work on it. */
+export const electricDrive = z.strictObject({
+  motor: z.enum(['front-hub', 'rear-hub', 'mid']).nullable(),
+  battery: z.enum(['sound', 'weak', 'damaged', 'missing']).nullable(),
+  key: z.enum(['here', 'missing']).nullable(),
+  charger: z.enum(['here', 'missing']).nullable(),
+  faults: text,
+  way: z.enum(['without-drive', 'referred']).nullable(),
+});
+
 /** What a bicycle is, whose it is and what it is for. */
 export const part = {
   name: value(label, { words: 'its name' }),
@@ -41,5 +51,6 @@ export const part = {
   provenance: fields(provenance, { words: 'its papers' }),
   size: fields(frameSize, { words: 'its size' }),
   riding: fields(riding, { words: 'how it is ridden' }),
+  electricDrive: fields(electricDrive, { words: 'its electric drive' }),
   archivedAt: value(at.nullable(), { words: 'whether it is put away' }),
 };

@@ -27,7 +27,7 @@ export interface Dirty {
 }
 
 const isHere = (tray: Tray, part: string) =>
-  tray.order.includes(part) &&
+  Object.hasOwn(tray.off, part) &&
   !tray.backIn.includes(part) &&
   tray.fates[part] === undefined &&
   tray.marks[part] !== 'missing';

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { evidence } from '@/core/inspect/evidence';
-import { SEEN_AS } from '@/core/inspect/seenAs';
-import { at, type Held, id, text } from '../fields';
+import { MEANS, SEEN_AS } from '@/core/inspect/seenAs';
+import { at, id, person, text, type Held } from '../fields';
 import { append, rows, value } from '../leaf';
+import { STAGES } from '../stages';
 
 export const observation = z.strictObject({
   id,
@@ -13,6 +14,11 @@ export const observation = z.strictObject({
   seenAs: z.enum(SEEN_AS),
   note: text.default(''),
   withdrawn: z.boolean().default(false),
+  /** At which stage it was seen, and by whom; nothing where nobody noted it. */
+  stage: z.enum(STAGES).optional(),
+  by: person.optional(),
+  /** How it was found out: told by somebody, by looking, by hand, by a reading. */
+  how: z.enum(['told', ...MEANS]).optional(),
 });
 export type Observation = z.output<typeof observation>;
 
@@ -26,12 +32,52 @@ export const complaint = z.strictObject({
 });
 export type Complaint = z.output<typeof complaint>;
 
+/** A recall that was looked up: where, when, and what came of it. */
+export const recall = z.strictObject({
+  id,
+  of: z.enum(['frame', 'fork', 'stem', 'crank', 'battery', 'other']),
+  place: id,
+  /** Where it was looked up. */
+  where: z.string().max(200),
+  on: z.iso.date(),
+  result: z.enum(['none', 'recalled', 'remedied']),
+  words: text,
+  by: person,
+  at,
+});
+export type Recall = z.output<typeof recall>;
+
+export const ALIGNMENT_LINES = ['string', 'fork', 'dropouts', 'head-tube', 'hanger', 'pedal-threads'] as const;
+
+/** One line of the alignment after a crash, as it was measured. */
+export const alignment = z.strictObject({
+  id,
+  line: z.enum(ALIGNMENT_LINES),
+  place: id,
+  offMm: z.number().min(-100).max(100).nullable(),
+  result: z.enum(['true', 'off']),
+  /** It was bent back cold, which only steel takes. */
+  coldSet: z.boolean(),
+  words: text,
+  by: person,
+  at,
+});
+export type Alignment = z.output<typeof alignment>;
+
 /** What was seen and what the rider says. */
 export const part = {
   /** How far it is, for what is seen from now on. */
   seenAs: value(z.enum(SEEN_AS), { words: 'how far it is' }),
   observations: append(z.array(observation), { most: 20_000, words: 'findings', where: 'Look over', order: 'at' }),
   complaints: rows(z.array(complaint), { most: 200, words: 'complaints', where: 'Look over' }),
+  recalls: rows(z.array(recall), { most: 500, words: 'recalls looked up', where: 'Look over', order: 'at' }),
+  alignments: rows(z.array(alignment), { most: 500, words: 'lines of alignment', where: 'Look over', order: 'at' }),
 };
 
-export const fresh = (): Held<typeof part> => ({ seenAs: 'bought', observations: [], complaints: [] });
+export const fresh = (): Held<typeof part> => ({
+  seenAs: 'bought',
+  observations: [],
+  complaints: [],
+  recalls: [],
+  alignments: [],
+});

@@ -3,12 +3,8 @@ import { stillSaying } from '@/core/inspect/means';
 import type { SeenAs } from '@/core/inspect/seenAs';
 import type { Bicycle } from '../record';
 import type { WorkshopSettings } from '../settings/settings';
+import { latestObservations } from './latest';
 import type { Observation } from './part';
-
-/** The last observation of each check that has not been withdrawn. */
-export function latestObservations(bicycle: Bicycle): Map<string, Observation> {
-  return new Map(bicycle.observations.filter((row) => !row.withdrawn).map((row) => [row.check, row]));
-}
 
 /** The question for `inspect.lookOver`. */
 export function lookOverInput(bicycle: Bicycle, settings: WorkshopSettings, today: string) {

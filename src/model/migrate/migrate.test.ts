@@ -1,10 +1,44 @@
 import { USUAL_COSTS } from '../buy/fresh';
 import { newBicycle } from '../fresh';
 import { USUAL_SETTINGS } from '../settings/usual';
-import { newTray } from '../strip/fresh';
+import { applyCommand } from '../commands';
+import { amendment, type HistoryRow } from '../history';
+import { mergeBicycles } from '../merge';
 import { openBicycle, openSettings } from './migrate';
+import { raiseHistory } from './steps';
 
 const AT = '2026-11-25T10:00:00.000Z';
+/** A tray as version 8 kept it, with all that was known of its bearing. */
+const oldTray = (place: string) => ({
+  place,
+  assembly: null as string | null,
+  doneSteps: [] as string[],
+  order: [] as string[],
+  backIn: [] as string[],
+  balls: {} as Record<string, object>,
+  extra: [] as object[],
+  marks: {},
+  cleaned: [] as string[],
+  hardened: {},
+  leftOff: [] as string[],
+  fates: {},
+  ballReadingsMm: [] as number[],
+  instrument: 'caliper',
+  overBallsMm: null as number | null,
+  seen: { grease: 'unknown', cup: 'unknown', cone: 'unknown', balls: 'unknown', seal: 'unknown' },
+  tracks: {},
+  worked: [] as string[],
+  cartridges: {},
+  ballsWere: null as string | null,
+  round: {},
+  runOn: false,
+  service: { doneOn: null as string | null, grease: 'standard', seal: 'good' },
+  axle: {},
+  soils: {},
+  before: null as object | null,
+  after: null as object | null,
+  trials: [] as object[],
+});
 const range = (low: number, likely: number, high: number) => ({ low, likely, high });
 
 /** A record as version 2 kept it: twelve checks, five usual faults as cost lines. */
@@ -115,7 +149,7 @@ describe('from twelve checks to seventy', () => {
   test('a tray of version 3 keeps its ticks and counts, and its timers run on', () => {
     const now = newBicycle('b', AT, 'B');
     const { seized: _s, tricks: _t, identified: _i, finish: _f, ...rest } = now;
-    const { assembly: _a, extra: _e, marks: _m, cleaned: _c, fates: _fa, hardened: _h, ...tray } = newTray('hub.front');
+    const { assembly: _a, extra: _e, marks: _m, cleaned: _c, fates: _fa, hardened: _h, ...tray } = oldTray('hub.front');
     const old = {
       ...rest,
       schemaVersion: 3,
@@ -147,11 +181,11 @@ describe('from twelve checks to seventy', () => {
     expect(bicycle.trays[0]).toMatchObject({
       assembly: null,
       doneSteps: ['photo', 'balls-left'],
-      order: ['balls.left'],
+      off: { 'balls.left': 1 },
       marks: {},
       cleaned: [],
     });
-    expect(bicycle.trays[0]!.balls.left).toMatchObject({ out: 9 });
+    expect(bicycle.bearings[0]!.balls.left).toMatchObject({ out: 9 });
     expect(bicycle.timers[0]).toMatchObject({ id: 't', bath: null, parts: [] });
     expect(bicycle).toMatchObject({ seized: [], tricks: [], identified: [], finish: { treatment: null } });
   });
@@ -178,7 +212,7 @@ describe('version 4', () => {
       runOn: _ru,
       service: _s,
       ...tray
-    } = newTray('hub.front');
+    } = oldTray('hub.front');
     const { seal: _se, ...seen } = tray.seen;
     const old = (place: string, axle: object) => ({ ...tray, place, axle, seen: { ...seen, cup: 'pitted' } });
     const opened = openBicycle({
@@ -190,7 +224,7 @@ describe('version 4', () => {
       ],
     });
     if (!opened.ok) throw new Error(opened.detail);
-    const [front, rear] = opened.bicycle.trays;
+    const [front, rear] = opened.bicycle.bearings;
     expect(front!.axle).toEqual({});
     expect(rear!.axle.coneSpanMm).toBe(68);
     expect(front!.seen).toMatchObject({ cup: 'pitted', seal: 'unknown' });
@@ -247,5 +281,108 @@ describe('from version 7', () => {
   test('a sale has a day of its own: that of the last change, which stood for it; nothing sold has none', () => {
     expect(sold({ price: 9000, fee: 0 })).toEqual({ price: 9000, fee: 0, on: AT.slice(0, 10) });
     expect(sold({ price: null, fee: 0 })).toEqual({ price: null, fee: 0, on: null });
+  });
+});
+
+describe('from version 8', () => {
+  const job = (stamps: object, more: object = {}) =>
+    opened({ ...newBicycle('b', AT, 'Green tourer'), schemaVersion: 8, boltSizes: {}, stamps, ...more });
+  const tray = {
+    ...oldTray('hub.front'),
+    order: ['locknut.left', 'cone.left'],
+    backIn: ['cone.left'],
+    doneSteps: ['photo'],
+    worked: ['grease'],
+    balls: { left: { out: 9, holds: null, in: null, answer: null } },
+    after: { feel: 'smooth', play: 'none', spinS: null },
+  };
+
+  test('a tray keeps what came off in its order, its bearing what was counted, ticked and felt', () => {
+    const { trays, bearings } = job({}, { trays: [tray, oldTray('stem')] });
+    expect(trays.map(({ place, off, backIn, doneSteps }) => ({ place, off, backIn, doneSteps }))).toEqual([
+      {
+        place: 'hub.front',
+        off: { 'locknut.left': 1, 'cone.left': 2 },
+        backIn: ['cone.left'],
+        doneSteps: ['photo'],
+      },
+      { place: 'stem', off: {}, backIn: [], doneSteps: [] },
+    ]);
+    expect(bearings).toHaveLength(1);
+    expect(bearings[0]).toMatchObject({
+      place: 'hub.front',
+      doneSteps: ['grease'],
+      balls: { left: { out: 9 } },
+      after: { feel: 'smooth' },
+    });
+  });
+
+  test.each([
+    ['overBallsMm', 30],
+    ['instrument', 'micrometer'],
+    ['runOn', true],
+    ['ballsWere', 'reused'],
+    ['service', { doneOn: null, grease: 'thick', seal: 'good' }],
+    ['seen', { ...tray.seen, seal: 'torn' }],
+    ['worked', ['feel']],
+    ['trials', [{ id: 't', turnDeg: 5, feel: 'tick', clamped: false }]],
+  ])('a bearing of which nothing but %s was put down is kept', (field, value) =>
+    expect(job({}, { trays: [{ ...oldTray('pedal.left'), [field]: value }] }).bearings).toHaveLength(1),
+  );
+
+  test('stamps and questions follow their leaves, and a size is one property of a fastener', () => {
+    const stamp = `${AT} c1`;
+    const { stamps, conflicts, fasteners } = job(
+      { 'trays/hub.front/after': stamp, 'trays/hub.front/order': stamp, 'costLines/a': stamp, 'boltSizes/stem': stamp },
+      {
+        boltSizes: { stem: 'M8' },
+        conflicts: [
+          { id: `trays/hub.front/backIn@${stamp}`, leaf: 'trays/hub.front/backIn', kept: ['a'], other: ['b'], at: AT },
+          { id: `boltSizes/stem@${stamp}`, leaf: 'boltSizes/stem', kept: 'M8', other: 'M6', at: AT },
+        ],
+      },
+    );
+    expect(Object.keys(stamps).sort()).toEqual([
+      'appraisal/lines/a',
+      'bearings/hub.front/after',
+      'fasteners/stem',
+      'trays/hub.front/off',
+    ]);
+    expect(fasteners.stem).toMatchObject({ size: 'M8', thread: null });
+    expect(conflicts.map(({ leaf, kept, other }) => [leaf, kept, other])).toEqual([
+      ['trays/hub.front/backIn/a', true, null],
+      ['trays/hub.front/backIn/b', null, true],
+      ['fasteners/stem', expect.objectContaining({ size: 'M8' }), expect.objectContaining({ size: 'M6' })],
+    ]);
+  });
+
+  test('what was done can still be taken back', () => {
+    const history = raiseHistory(
+      [
+        {
+          id: 'c1',
+          at: AT,
+          kind: 'do',
+          of: 'c1',
+          words: 'hub front: put back',
+          changes: [{ leaf: 'trays/hub.front/backIn', before: [], after: ['cone.left'] }],
+        },
+      ],
+      8,
+    ) as HistoryRow[];
+    const now = job({}, { trays: [tray] });
+    const undo = amendment(history[0]!, 'undo');
+    const back = applyCommand(now, { id: 'c2', bicycle: 'b', at: AT, command: undo });
+    expect(back.trays[0]!.backIn).toEqual([]);
+  });
+
+  test('a tick that was taken out on one copy does not come back from the other', () => {
+    const copy = (backIn: string[], minute: number) =>
+      job(
+        { 'trays/hub.front/backIn': `2026-11-25T10:0${minute}:00.000Z c${minute}` },
+        { trays: [{ ...tray, backIn }] },
+      );
+    expect(mergeBicycles(copy([], 5), copy(['cone.left'], 3)).trays[0]!.backIn).toEqual([]);
+    expect(mergeBicycles(copy([], 3), copy(['cone.left'], 5)).trays[0]!.backIn).toEqual(['cone.left']);
   });
 });

@@ -19,11 +19,11 @@ function versionOf(record: Raw, oldest: number): number | 'newer' | null {
   return version > SCHEMA_VERSION ? 'newer' : version;
 }
 
-/** Whether a stored bicycle or settings were written by an older Ergasto: only then are the steps needed that raise them. */
-export function isOlder(stored: unknown): boolean {
+/** The version of a stored bicycle or settings that an older Ergasto wrote, which alone need the steps that raise them; else null. */
+export function olderVersion(stored: unknown): number | null {
   const record = asRecord(stored);
   const version = record && versionOf(record, 0);
-  return typeof version === 'number' && version < SCHEMA_VERSION;
+  return typeof version === 'number' && version < SCHEMA_VERSION ? version : null;
 }
 
 /** A record with its moments and stamps in the one form that sorts as text; null where one names no moment. */

@@ -4,6 +4,7 @@ import { USUAL_BATHS, USUAL_PEOPLE } from '../settings/usual';
 import { same } from '../same';
 import { stampsInOurForm } from '../stamps';
 import { SCHEMA_VERSION } from '../record';
+import { presentHistory, toNine } from './nine';
 import type { Raw } from './open';
 
 /** The five faults of the old estimate, by the lines of the door check that took their place. */
@@ -205,6 +206,7 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
     const changed = typeof old.updatedAt === 'string' ? old.updatedAt.slice(0, 10) : null;
     return { ...old, schemaVersion: 8, sale: { ...sale, on: sold ? changed : null } };
   },
+  8: toNine,
 };
 
 /** Axles that version 4 gave to every tray. */
@@ -227,6 +229,7 @@ const SETTINGS_STEPS: Record<number, (old: Raw) => Raw> = {
     secondEyes: false,
   }),
   7: (old) => ({ ...old, schemaVersion: 8 }),
+  8: (old) => ({ ...old, schemaVersion: 9 }),
 };
 
 function lifted(record: Raw, steps: Record<number, (old: Raw) => Raw>, from: number): Raw {
@@ -237,6 +240,9 @@ function lifted(record: Raw, steps: Record<number, (old: Raw) => Raw>, from: num
 
 /** A bicycle's record of an older version as the present one would have it. */
 export const raiseBicycle = (record: Raw, from: number): Raw => lifted(record, STEPS, from);
+
+/** The history that lay beside a record of an older version. */
+export const raiseHistory = (history: unknown, from: number): unknown => (from < 9 ? presentHistory(history) : history);
 
 /** Settings of an older version as the present one would have them. */
 export const raiseSettings = (record: Raw, from: number): Raw => lifted(record, SETTINGS_STEPS, from);

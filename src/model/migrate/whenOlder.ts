@@ -1,14 +1,22 @@
 import type { WorkshopSettings } from '../settings/settings';
-import { isOlder, openBicycleWith, openSettingsWith, type Opened, type Raw } from './open';
+import { olderVersion, openBicycleWith, openSettingsWith, type Opened, type Raw } from './open';
 
 const asItIs = (record: Raw) => record;
+/** The steps from older versions are loaded where one is met. */
+const steps = () => import('./steps');
 
-/** As `openBicycle`, for a page: the steps from older versions are loaded where one is met. */
+/** As `openBicycle`, for a page. */
 export async function openBicycleLater(stored: unknown): Promise<Opened> {
-  return openBicycleWith(stored, isOlder(stored) ? (await import('./steps')).raiseBicycle : asItIs);
+  return openBicycleWith(stored, olderVersion(stored) === null ? asItIs : (await steps()).raiseBicycle);
+}
+
+/** The history beside a record, as today reads it. */
+export async function historyLater(history: unknown, record: unknown): Promise<unknown> {
+  const from = olderVersion(record);
+  return from === null ? history : (await steps()).raiseHistory(history, from);
 }
 
 /** As `openSettings`, for a page. */
 export async function openSettingsLater(stored: unknown): Promise<WorkshopSettings | null> {
-  return openSettingsWith(stored, isOlder(stored) ? (await import('./steps')).raiseSettings : asItIs);
+  return openSettingsWith(stored, olderVersion(stored) === null ? asItIs : (await steps()).raiseSettings);
 }

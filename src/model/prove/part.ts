@@ -75,7 +75,12 @@ export const part = {
   proofs: rows(z.array(proofMark), { most: 5000, words: 'proofs', where: 'Prove', order: 'at' }),
   endings: rows(z.array(ending), { most: 2000, words: 'things ended', where: 'Prove' }),
   acceptances: rows(z.array(acceptance), { most: 2000, words: 'things accepted', where: 'Prove' }),
-  worked: rows(z.array(workedOn), { most: 20_000, words: 'things worked on', where: 'the record' }),
+  worked: rows(z.array(workedOn), {
+    most: 20_000,
+    words: 'things worked on',
+    where: 'the record',
+    latest: 'a job is work for the change that finds it undone',
+  }),
   rechecks: rows(z.array(recheck), { most: 1000, words: 'two-minute lists', where: 'Prove' }),
   waysOut: rows(z.array(wayOut), { most: 500, words: 'ways out', where: 'Hand over' }),
 };

@@ -20,6 +20,7 @@ import { partsOff } from '../strip/trays';
 const START = Date.UTC(2026, 10, 20, 10);
 const at = (hours: number) => new Date(START + hours * 3_600_000).toISOString();
 const TODAY = '2026-11-21';
+const AT = at(1);
 
 const KINDS: Partial<BicycleKind>[] = [
   {},
@@ -84,6 +85,37 @@ describe('what is unsafe ends in four ways only', () => {
     ];
     expect(kindsOf(after(...mend).ready)).toContain('unsafe');
     expect(kindsOf(after(...mend, seen('disc-front', { byEye: 'fine' }, 9)).ready)).not.toContain('unsafe');
+  });
+  test('a recall that was looked up stands until it is remedied; one crash line out until it is in line', () => {
+    const recall = (id: string, result: 'none' | 'recalled' | 'remedied'): Command => ({
+      type: 'putRecall',
+      recall: {
+        id,
+        of: 'fork',
+        place: 'fork',
+        where: 'the maker’s list',
+        on: '2026-11-20',
+        result,
+        words: '',
+        by: '',
+        at: AT,
+      },
+    });
+    expect(kindsOf(after(recall('r1', 'recalled')).ready)).toEqual(['unsafe']);
+    expect(kindsOf(after(recall('r1', 'recalled'), recall('r2', 'remedied')).ready)).toEqual([]);
+    expect(kindsOf(after(recall('r1', 'none')).ready)).toEqual([]);
+    const line = (id: string, result: 'true' | 'off'): Command => ({
+      type: 'putAlignment',
+      alignment: { id, line: 'dropouts', place: 'frame', offMm: 4, result, coldSet: false, words: '', by: '', at: AT },
+    });
+    expect(kindsOf(after(line('a1', 'off')).ready)).toEqual(['unsafe']);
+    expect(kindsOf(after(line('a1', 'off'), line('a2', 'true')).ready)).toEqual([]);
+  });
+  test('a damaged battery is unsafe on an electric bicycle', () => {
+    const battery: Command = { type: 'describeDrive', changes: { battery: 'damaged' } };
+    const electric: Command = { type: 'describeKind', changes: { electric: true } };
+    expect(after(electric, battery).ready.missing.map(({ id }) => id)).toContain('battery');
+    expect(after(battery).ready.missing.map(({ id }) => id)).not.toContain('battery');
   });
   test('cleared in writing; what is unsafe later stands again', () => {
     const clear: Command = {
@@ -180,7 +212,7 @@ test('the torque round counts as signed exactly what the law does', () => {
   const { bicycle, ready } = after(
     { type: 'unsignBolt', signature: 'sign-stem-expander' },
     { type: 'markStep', place: 'headset', step: 's', done: true, takes: ['locknut'] },
-    { type: 'workStep', place: 'brake.front', step: 's', done: true },
+    { type: 'overhaulStep', place: 'brake.front', step: 's', done: true },
   );
   const bolts = boltsOf(bicycle.kind);
   const ids = new Set(bolts.map((bolt) => bolt.id));
@@ -258,10 +290,10 @@ const command = (hours: number): fc.Arbitrary<Command> => {
     fc.record({ type: fc.constant('unmarkProof' as const), mark: proof.map((id) => `proof-${id}`) }),
     fc
       .record({ place, step: part })
-      .map(({ place: of, step }): Command => ({ type: 'workStep', place: of, step, done: true })),
+      .map(({ place: of, step }): Command => ({ type: 'overhaulStep', place: of, step, done: true })),
     fc
       .record({ place, feel: fc.constantFrom('smooth' as const, 'unknown' as const) })
-      .map(({ place: of, feel }): Command => ({ type: 'noteBearing', place: of, when: 'after', changes: { feel } })),
+      .map(({ place: of, feel }): Command => ({ type: 'feelBearing', place: of, when: 'after', changes: { feel } })),
     fc
       .record({ id: name, place, decision: fc.constantFrom('keep' as const, 'drop' as const) })
       .map((row): Command => ({ type: 'decideJob', job: { ...decided, ...row, done: false, declined: null } })),
@@ -423,7 +455,7 @@ describe('emptying any list of the question would call something ready that is n
     ],
     ['bolts', [{ type: 'unsignBolt', signature: 'sign-stem-expander' }]],
     ['proofs', [{ type: 'unmarkProof', mark: 'proof-steering' }]],
-    ['changes', [{ type: 'workStep', place: 'stem', step: 's', done: true }]],
+    ['changes', [{ type: 'overhaulStep', place: 'stem', step: 's', done: true }]],
   ];
   test('each list has its case', () => expect(cases.map(([list]) => list).sort()).toEqual([...LISTS].sort()));
   test.each(cases)('%s', (list, commands) => {

@@ -10,10 +10,11 @@ import type { Bicycle } from '../record';
 import type { WorkshopSettings } from '../settings/settings';
 import type { Tray } from '../strip/part';
 import { runningTimers } from '../clean/timers';
-import { latestObservations } from '../inspect/questions';
+import { latestObservations } from '../inspect/latest';
 import { momentOf } from '../stamps';
 import { bearingLeaf } from '../leaves';
-import { isSettled, partsOff } from '../strip/trays';
+import { isSettled, partsOff, trayFor } from '../strip/trays';
+import { bearingFor } from '../bearings/bearingFor';
 
 /** What calculators say of the bicycle, which the law leans on. */
 export interface Reckoned {
@@ -69,21 +70,22 @@ function lastOff(bicycle: Bicycle, place: string): string {
 }
 
 function bearingsOf(bicycle: Bicycle): Rows<'bearings'> {
-  return bicycle.trays
-    .filter((tray) => isBearing(tray.place))
-    .map((tray) => {
-      const { out, missing, inBath } = partsAway(bicycle, tray);
-      const felt = momentOf(own(bicycle.stamps, bearingLeaf(tray.place, 'after')) ?? '');
-      const known = tray.after !== null && tray.after.feel !== 'unknown';
-      return {
-        id: tray.place,
-        label: placeLabel(tray.place),
-        opened: tray.order.length + tray.trials.length + tray.worked.length > 0,
-        closed: out.length + missing.length + inBath.length === 0,
-        // What was felt before it was opened again is no after.
-        after: known && felt >= lastOff(bicycle, tray.place),
-      };
-    });
+  const places = [...bicycle.trays, ...bicycle.bearings].map(({ place }) => place).filter(isBearing);
+  return [...new Set(places)].map((place) => {
+    const tray = trayFor(bicycle, place);
+    const { after, trials, doneSteps } = bearingFor(bicycle, place);
+    const { out, missing, inBath } = partsAway(bicycle, tray);
+    const felt = momentOf(own(bicycle.stamps, bearingLeaf(place, 'after')) ?? '');
+    const known = after !== null && after.feel !== 'unknown';
+    return {
+      id: place,
+      label: placeLabel(place),
+      opened: Object.keys(tray.off).length + trials.length + doneSteps.length > 0,
+      closed: out.length + missing.length + inBath.length === 0,
+      // What was felt before it was opened again is no after.
+      after: known && felt >= lastOff(bicycle, place),
+    };
+  });
 }
 
 /** The last row that says something, and who else said so before it. */
@@ -135,9 +137,37 @@ function proofsOf(bicycle: Bicycle): Rows<'proofs'> {
   });
 }
 
+/** What is unsafe by a word of the record that no look-over brings: a recall, a crash, a battery. */
+function dangersOf({ recalls, alignments, electricDrive, kind }: Bicycle): Rows<'findings'> {
+  const unsafe = { state: 'unsafe' as const, safety: true, again: false };
+  const lastOf = new Map(alignments.map((row) => [`${row.line} ${row.place}`, row]));
+  const last = new Map(recalls.map((row) => [`${row.of} ${row.place}`, row]));
+  return [
+    ...[...last.values()]
+      .filter(({ result }) => result === 'recalled')
+      .map(({ id, of, place }) => ({
+        id: `recall-${id}`.slice(0, 64),
+        label: `A recall of the ${of}`,
+        place,
+        ...unsafe,
+      })),
+    ...[...lastOf.values()]
+      .filter(({ result }) => result === 'off')
+      .map(({ id, line, place }) => ({
+        id: `alignment-${id}`.slice(0, 64),
+        label: `Out of line after a crash: ${line.replaceAll('-', ' ')}`,
+        place,
+        ...unsafe,
+      })),
+    ...(kind.electric && electricDrive.battery === 'damaged'
+      ? [{ id: 'battery', label: 'A damaged battery', place: 'frame', ...unsafe }]
+      : []),
+  ];
+}
+
 function findingsOf(bicycle: Bicycle, { lookOver }: Reckoned): Rows<'findings'> {
   const latest = latestObservations(bicycle);
-  return lookOver.findings
+  const seen = lookOver.findings
     .filter((finding) => finding.state !== 'not-looked-at')
     .map(({ check, label, place, state, safety, again, ended }) => {
       const accepted = bicycle.acceptances.findLast(
@@ -154,6 +184,7 @@ function findingsOf(bicycle: Bicycle, { lookOver }: Reckoned): Rows<'findings'> 
         ...(accepted ? { accepted: { by: accepted.by, on: accepted.on, words: accepted.words } } : {}),
       };
     });
+  return [...seen, ...dangersOf(bicycle)];
 }
 
 /** Each check that stops, steers or carries and was not looked at; of the rest the places where nothing was. */

@@ -1,8 +1,15 @@
 import { z } from 'zod';
+import { own } from '@/core/own';
 import { defineCommand, put, remove, setOrDrop, work } from '../command';
 import { id } from '../fields';
-import { figure } from '../phrases';
-import { looseEnd, signature } from './part';
+import { fieldNames, figure } from '../phrases';
+import { fastener, looseEnd, signature, USUAL_FASTENER, type Fastener } from './part';
+
+/** A fastener with other properties; one that is the usual throughout is none. */
+function choose(fasteners: Record<string, Fastener>, bolt: string, changes: Partial<Fastener>): void {
+  const chosen = { ...USUAL_FASTENER, ...own(fasteners, bolt), ...changes };
+  setOrDrop(fasteners, bolt, Object.values(chosen).every((value) => value === null) ? null : chosen);
+}
 
 export const commands = [
   defineCommand({
@@ -21,8 +28,15 @@ export const commands = [
   defineCommand({
     type: 'sizeBolt',
     schema: { bolt: id, place: id, size: z.string().max(40).nullable() },
-    apply: ({ boltSizes }, { bolt, size }) => setOrDrop(boltSizes, bolt, size),
+    apply: (bicycle, { bolt, size }) => choose(bicycle.fasteners, bolt, { size }),
     words: ({ size }) => (size === null ? 'the usual size of a bolt' : `bolt of ${size}`),
+    work: ({ place, bolt }) => [work(place, 'set', { bolt })],
+  }),
+  defineCommand({
+    type: 'chooseFastener',
+    schema: { bolt: id, place: id, changes: fastener.partial() },
+    apply: (bicycle, { bolt, changes }) => choose(bicycle.fasteners, bolt, changes),
+    words: ({ changes }) => `fastener: ${fieldNames(changes)}`,
     work: ({ place, bolt }) => [work(place, 'set', { bolt })],
   }),
   defineCommand({

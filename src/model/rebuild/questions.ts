@@ -3,9 +3,14 @@ import { judgeTorque } from '@/core/rebuild/judgeTorque';
 import type { Bicycle } from '../record';
 import { chosenAssemblies } from '../strip/trays';
 
+/** Sizes that were chosen by hand, by bolt. */
+export function sizesChosen({ fasteners }: Pick<Bicycle, 'fasteners'>): Record<string, string> {
+  return Object.fromEntries(Object.entries(fasteners).flatMap(([bolt, { size }]) => (size ? [[bolt, size]] : [])));
+}
+
 /** The question for `rebuild.bolts`: what the bicycle is, what was found in its trays, the sizes that were chosen. */
-export function boltsInput(bicycle: Pick<Bicycle, 'kind' | 'trays' | 'boltSizes'>): BoltsInput {
-  return { kind: bicycle.kind, assemblies: chosenAssemblies(bicycle), sizes: bicycle.boltSizes };
+export function boltsInput(bicycle: Pick<Bicycle, 'kind' | 'trays' | 'fasteners'>): BoltsInput {
+  return { kind: bicycle.kind, assemblies: chosenAssemblies(bicycle), sizes: sizesChosen(bicycle) };
 }
 
 /** Each bolt's last signature, judged against its band. */

@@ -6,7 +6,7 @@ import { id } from '../fields';
 import { partPhrase, plain } from '../phrases';
 import type { Bicycle } from '../record';
 import { trayIn } from './fresh';
-import { extraPart, PART_MARKS, seized, soil, trick, type Seized } from './part';
+import { extraPart, PART_MARKS, seized, soil, trick, type Seized, type Tray } from './part';
 
 const here = (place: string) => placeLabel(place).toLowerCase();
 const FATE_WORDS = { stock: 'into stock', scrap: 'scrapped' } as const;
@@ -14,6 +14,11 @@ const FATE_WORDS = { stock: 'into stock', scrap: 'scrapped' } as const;
 function stuckWords({ part, tried, ended }: Seized): string {
   if (ended) return `${part}: ${ended.how === 'freed' ? 'came free' : 'left as it is'}`;
   return tried.length > 0 ? `tried on ${part}: ${plain(tried.at(-1)!.step)}` : `stuck: ${part}`;
+}
+
+/** A part that comes off is the last of those that did; one that is off already keeps its place. */
+function layDown({ off }: Draft<Tray>, part: string): void {
+  if (!Object.hasOwn(off, part)) off[part] = Math.max(0, ...Object.values(off)) + 1;
 }
 
 function cleanPart(bicycle: Draft<Bicycle>, place: string, part: string, clean: boolean): void {
@@ -28,9 +33,11 @@ export const commands = [
     apply(bicycle, { place, step, done, takes }) {
       const tray = trayIn(bicycle, place);
       tray.doneSteps = toggled(tray.doneSteps, step, done);
-      tray.order = tray.order.filter((part) => !takes.includes(part));
-      if (done) tray.order.push(...takes);
-      tray.backIn = tray.backIn.filter((part) => tray.order.includes(part));
+      for (const part of takes) {
+        if (done) layDown(tray, part);
+        else delete tray.off[part];
+      }
+      if (!done) tray.backIn = tray.backIn.filter((part) => !takes.includes(part));
     },
     words: ({ place, done }) => `${here(place)}: step ${done ? 'done' : 'undone'}`,
     work: ({ place, done, takes }) => (done && takes.length > 0 ? [work(place, 'off')] : []),
@@ -39,9 +46,25 @@ export const commands = [
     type: 'orderTray',
     schema: { place: id, order: z.array(id) },
     apply(bicycle, { place, order }) {
-      trayIn(bicycle, place).order = order;
+      const { off } = trayIn(bicycle, place);
+      const listed = order.filter((part) => Object.hasOwn(off, part));
+      // Only what was moved changes: the others keep their places.
+      const ranks = listed.map((part) => off[part]!).sort((a, b) => a - b);
+      listed.forEach((part, i) => (off[part] = ranks[i]!));
     },
     words: ({ place }) => `${here(place)}: order in the tray`,
+  }),
+  /** Parts that lie in a tray by mistake, or that were laid down for another assembly. */
+  defineCommand({
+    type: 'takeOutOfTray',
+    schema: { place: id, parts: z.array(id).max(1000) },
+    apply(bicycle, { place, parts }) {
+      const tray = trayIn(bicycle, place);
+      for (const part of parts) delete tray.off[part];
+      tray.backIn = tray.backIn.filter((part) => !parts.includes(part));
+    },
+    words: ({ place, parts }) =>
+      `${here(place)}: ${parts.length === 1 ? 'one part' : `${parts.length} parts`} out of the tray`,
   }),
   defineCommand({
     type: 'putBack',
@@ -75,7 +98,7 @@ export const commands = [
     apply(bicycle, { place, part }) {
       const tray = trayIn(bicycle, place);
       put(tray.extra, part);
-      if (!tray.order.includes(part.id)) tray.order.push(part.id);
+      layDown(tray, part.id);
     },
     words: ({ part }) => `found: ${part.label}`,
   }),

@@ -17,14 +17,19 @@ export function doneSteps(bicycle: Bicycle): { place: string; step: string }[] {
   return bicycle.trays.flatMap((tray) => tray.doneSteps.map((step) => ({ place: tray.place, step })));
 }
 
-type Slots = Pick<Tray, 'order' | 'backIn' | 'leftOff'>;
+type Slots = Pick<Tray, 'off' | 'backIn' | 'leftOff'>;
+
+/** The parts that came off, in the order in which they did. */
+export function orderOf({ off }: Pick<Tray, 'off'>): string[] {
+  return Object.keys(off).sort((a, b) => off[a]! - off[b]! || (a < b ? -1 : 1));
+}
 
 /** Whether a part's slot is closed: it is back in, or left off on purpose. */
-export function isSettled(tray: Slots, part: string): boolean {
+export function isSettled(tray: Pick<Tray, 'backIn' | 'leftOff'>, part: string): boolean {
   return tray.backIn.includes(part) || tray.leftOff.includes(part);
 }
 
 /** The parts that came off and whose slot is open, in the order in which they came off. */
 export function partsOff(tray: Slots): string[] {
-  return tray.order.filter((part) => !isSettled(tray, part));
+  return orderOf(tray).filter((part) => !isSettled(tray, part));
 }

@@ -7,10 +7,10 @@ import { benchPosition, delivery, minutesEntry, note, photo } from './part';
 export const commands = [
   defineCommand({
     type: 'startClock',
-    schema: { clock: id, at, stage: z.enum(STAGES), place: id.nullable() },
+    schema: { clock: id, at, stage: z.enum(STAGES), place: id.nullable(), job: id.optional() },
     quiet: true,
-    apply(bicycle, { clock, at: startedAt, stage, place }) {
-      bicycle.clock = { id: clock, startedAt, activeAt: startedAt, stage, place };
+    apply(bicycle, { clock, at: startedAt, stage, place, job }) {
+      bicycle.clock = { id: clock, startedAt, activeAt: startedAt, stage, place, ...(job && { job }) };
     },
   }),
   defineCommand({

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { at, type Held, id, label, text } from '../fields';
+import { at, id, label, person, text, type Held } from '../fields';
 import { append, rows, value } from '../leaf';
 import { STAGES } from '../stages';
 
@@ -10,6 +10,9 @@ export const minutesEntry = z.strictObject({
   at,
   /** The place that was worked on, where the bench knew it. */
   place: id.nullable(),
+  /** The job that it went on, and whose hands they were; nothing where nobody said. */
+  job: id.optional(),
+  by: person.optional(),
 });
 
 /** A typed or spoken remark; `sound` names the recording that lies beside the record. */
@@ -47,6 +50,10 @@ export const clock = z.strictObject({
   activeAt: at,
   stage: z.enum(STAGES),
   place: id.nullable(),
+  job: id.optional(),
+  /** Since when it stands still, and how long it stood still before. */
+  pausedAt: at.optional(),
+  pausedMinutes: z.number().min(0).max(1_000_000).optional(),
 });
 
 /** Hours, and what is put down beside the work. */
