@@ -9,19 +9,21 @@ export interface InputError {
 }
 
 /** A calculator reachable by its id from the worker, the command line and over HTTP. */
-export interface Calculator<Schema extends z.ZodType = z.ZodType, Output = unknown> {
-  id: string;
+export interface Calculator<Schema extends z.ZodType = z.ZodType, Output = unknown, Id extends string = string> {
+  id: Id;
   title: string;
+  /** Where it waits its turn: with those that may take longer than a blink, or with the quick ones that must not wait behind them. */
+  lane?: 'long';
   /** A question that is answered: what a reader tries first, and what every calculator is tested with. */
   example: z.input<Schema>;
   input: Schema;
   run(input: z.output<Schema>): Output;
 }
 
-/** Keeps the types of schema and output while checking the shape. */
-export function defineCalculator<Schema extends z.ZodType, Output>(
-  calculator: Calculator<Schema, Output>,
-): Calculator<Schema, Output> {
+/** Keeps the types of id, schema and output while checking the shape. */
+export function defineCalculator<const Id extends string, Schema extends z.ZodType, Output>(
+  calculator: Calculator<Schema, Output, Id>,
+): Calculator<Schema, Output, Id> {
   return calculator;
 }
 

@@ -13,7 +13,8 @@ interface Side {
 
 /** When a leaf last changed: by its own stamp, or by that of the list in which it lies, where an older release put one on the whole. */
 function stampIn({ stamps }: Bicycle, leaf: LeafKey): string | undefined {
-  return own(stamps, leaf) ?? own(stamps, leaf.slice(0, leaf.lastIndexOf('/')));
+  const within = leaf.lastIndexOf('/');
+  return own(stamps, leaf) ?? (within < 0 ? undefined : own(stamps, leaf.slice(0, within)));
 }
 
 function side(bicycle: Bicycle, leaves: Map<LeafKey, unknown>, leaf: LeafKey): Side {

@@ -1,11 +1,12 @@
 import type { Answer, InputError } from '@/core/calculator';
-import { LONG } from './lane';
+import type { AnswerOf, CalculatorId, QuestionOf } from '@/core/questions';
+import type { Elsewhere, LaneName } from './subjects';
 
 export type Reckoned<Output = unknown> = { ok: true; output: Output } | { ok: false; errors: InputError[] };
 
 /** A worker that has been started, and how to end it. */
 export interface Started {
-  reckon(id: string, input: unknown): Promise<Answer>;
+  reckon(id: string, input: unknown, lane: LaneName): Promise<Answer | Elsewhere>;
   end(): void;
 }
 
@@ -29,7 +30,12 @@ class Lane {
   private dropped = false;
   private impatience: ReturnType<typeof setTimeout> | undefined;
 
-  constructor(private readonly start: () => Started) {}
+  constructor(
+    private readonly name: LaneName,
+    private readonly start: () => Started,
+    /** Takes a question that belongs to the other lane. */
+    private readonly pass: (request: Request) => void,
+  ) {}
 
   ask(request: Request): void {
     this.cancel(request.caller);
@@ -62,10 +68,12 @@ class Lane {
     const request = this.queue.shift()!;
     this.running = request;
     this.worker ??= this.start();
-    this.worker.reckon(request.id, request.input).then(
+    this.worker.reckon(request.id, request.input, this.name).then(
       (answer) => {
         if (this.running !== request) return;
-        request.resolve(answer);
+        if ('ok' in answer) request.resolve(answer);
+        // What was dropped meanwhile is asked nowhere.
+        else if (!this.dropped) this.pass(request);
         this.next();
       },
       (error: unknown) => {
@@ -85,19 +93,23 @@ class Lane {
 
 export interface Reckoner {
   /** Runs a calculator; a later call of the same caller cancels an earlier one. */
-  reckon<Output>(caller: string, id: string, input: unknown): Promise<Reckoned<Output>>;
+  reckon<Id extends CalculatorId>(caller: string, id: Id, input: QuestionOf<Id>): Promise<Reckoned<AnswerOf<Id>>>;
   cancel(caller: string): void;
   end(): void;
 }
 
-/** Two lanes, a quick one and a long one, each with a worker of its own. */
+/** Two lanes, a quick one and a long one, each with a worker of its own. Which calculators are long is learnt from the first. */
 export function createReckoner(start: () => Started): Reckoner {
-  const quick = new Lane(start);
-  const long = new Lane(start);
+  const known = new Set<string>();
+  const long = new Lane('long', start, () => undefined);
+  const quick = new Lane('quick', start, (request) => {
+    known.add(request.id);
+    long.ask(request);
+  });
   return {
-    reckon: <Output>(caller: string, id: string, input: unknown) =>
-      new Promise<Reckoned<Output>>((resolve, reject) => {
-        const lane = LONG.has(id) ? long : quick;
+    reckon: <Id extends CalculatorId>(caller: string, id: Id, input: QuestionOf<Id>) =>
+      new Promise<Reckoned<AnswerOf<Id>>>((resolve, reject) => {
+        const lane = known.has(id) ? long : quick;
         lane.ask({ caller, id, input, resolve: resolve as (result: Reckoned) => void, reject });
       }),
     cancel(caller) {

@@ -1,5 +1,5 @@
 import { Worker } from 'node:worker_threads';
-import type { Thread, ThreadAnswer } from './threads';
+import type { PassedOn, Thread, ThreadAnswer } from './threads';
 
 const MOST_MEMORY_MB = 512;
 
@@ -10,17 +10,17 @@ export function nodeThread(): Thread {
   });
   worker.unref();
   return {
-    ask: (question) =>
+    ask: (question, lane) =>
       new Promise((resolve, reject) => {
         const broke = (error: unknown) => reject(error instanceof Error ? error : new Error('the thread ended'));
         worker.once('error', broke);
         worker.once('exit', broke);
-        worker.once('message', (answer: ThreadAnswer) => {
+        worker.once('message', (answer: ThreadAnswer | PassedOn) => {
           worker.off('error', broke);
           worker.off('exit', broke);
           resolve(answer);
         });
-        worker.postMessage(question);
+        worker.postMessage({ question, lane });
       }),
     end: () => void worker.terminate(),
   };

@@ -1,6 +1,8 @@
 import { parentPort } from 'node:worker_threads';
 import { bodyOf, parseJson, reckon } from '@/core/reckon';
-import type { Question, ThreadAnswer } from './threads';
+import { calculator } from '@/core/registry';
+import type { LaneName } from './subjects';
+import type { PassedOn, Question, ThreadAnswer } from './threads';
 
 const STATUS = { ok: 200, refused: 400, 'unknown-id': 404 } as const;
 
@@ -11,4 +13,9 @@ function answer({ id, text }: Question): ThreadAnswer {
   return { status: STATUS[result.status], body: JSON.stringify(bodyOf(result)) };
 }
 
-parentPort?.on('message', (question: Question) => parentPort?.postMessage(answer(question)));
+function told({ question, lane }: { question: Question; lane: LaneName }): ThreadAnswer | PassedOn {
+  const isLong = lane === 'quick' && calculator(question.id)?.lane === 'long';
+  return isLong ? { lane: 'long' } : answer(question);
+}
+
+parentPort?.on('message', (message: { question: Question; lane: LaneName }) => parentPort?.postMessage(told(message)));

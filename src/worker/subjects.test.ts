@@ -1,6 +1,8 @@
 import { registry } from '@/core/registry';
 import { reckonIn, SUBJECTS } from './subjects';
 
+const ask = (id: string, input: unknown) => reckonIn(id, input, 'long');
+
 test('the worker knows every calculator of the registry, each by the first word of its id, and no other', async () => {
   const known = await Promise.all(
     Object.entries(SUBJECTS).map(async ([name, load]) =>
@@ -11,11 +13,16 @@ test('the worker knows every calculator of the registry, each by the first word 
 });
 
 test('a question is answered or refused as everywhere, and an id that nobody has is an error', async () => {
-  await expect(reckonIn('strip.turn', { fastener: 'pedal', side: 'left', action: 'loosen' })).resolves.toMatchObject({
+  await expect(ask('strip.turn', { fastener: 'pedal', side: 'left', action: 'loosen' })).resolves.toMatchObject({
     ok: true,
     output: { hand: 'left' },
   });
-  await expect(reckonIn('strip.turn', {})).resolves.toMatchObject({ ok: false });
-  await expect(reckonIn('strip.nothing', {})).rejects.toThrow('no calculator');
-  await expect(reckonIn('toString', {})).rejects.toThrow();
+  await expect(ask('strip.turn', {})).resolves.toMatchObject({ ok: false });
+  await expect(ask('strip.nothing', {})).rejects.toThrow('no calculator');
+  await expect(ask('toString', {})).rejects.toThrow();
+});
+
+test('one that may take long is not begun among the quick ones', async () => {
+  await expect(reckonIn('money.appraise', {}, 'quick')).resolves.toEqual({ lane: 'long' });
+  await expect(reckonIn('strip.turn', {}, 'quick')).resolves.toMatchObject({ ok: false });
 });

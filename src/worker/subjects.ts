@@ -17,14 +17,21 @@ export const SUBJECTS: Record<string, Subject> = {
   strip: () => import('@/core/strip/calculators'),
 };
 
+export type LaneName = 'quick' | 'long';
+/** Not answered here: its calculator belongs to the other lane. */
+export interface Elsewhere {
+  lane: 'long';
+}
+
 /**
- * Answers a question by its calculator's id, whose first word is its subject.
- * Errors: an id that no subject has. Example: `await reckonIn('strip.ladder', {})`.
+ * Answers a question by its calculator's id, whose first word is its subject. In the quick lane one that may take long is
+ * not begun: it is said to belong to the other.
+ * Errors: an id that no subject has. Example: `await reckonIn('strip.ladder', {}, 'quick')`.
  */
-export async function reckonIn(id: string, input: unknown): Promise<Answer> {
+export async function reckonIn(id: string, input: unknown, lane: LaneName): Promise<Answer | Elsewhere> {
   const subject = SUBJECTS[id.split('.', 1)[0]!];
   const calculators = ((await subject?.())?.calculators ?? []) as readonly Calculator[];
   const found = calculators.find((each) => each.id === id);
   if (!found) throw new Error(`"${id}" is no calculator`);
-  return answer(found, input);
+  return lane === 'quick' && found.lane ? { lane: found.lane } : answer(found, input);
 }

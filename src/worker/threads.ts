@@ -1,4 +1,4 @@
-import { LONG } from './lane';
+import type { LaneName } from './subjects';
 
 /** A question on its way: the calculator's id and the question as text. */
 export interface Question {
@@ -10,11 +10,15 @@ export interface ThreadAnswer {
   status: number;
   body: string;
 }
+/** Not answered here: its calculator belongs to the other lane. */
+export interface PassedOn {
+  lane: 'long';
+}
 export type Told = { kind: 'answer'; answer: ThreadAnswer } | { kind: 'busy' } | { kind: 'late' } | { kind: 'broke' };
 
 /** A thread that has been started, and how to end it. */
 export interface Thread {
-  ask(question: Question): Promise<ThreadAnswer>;
+  ask(question: Question, lane: LaneName): Promise<ThreadAnswer | PassedOn>;
   end(): void;
 }
 
@@ -29,11 +33,12 @@ class ThreadLane {
   private tail: Promise<unknown> = Promise.resolve();
 
   constructor(
+    private readonly name: LaneName,
     private readonly start: () => Thread,
     private readonly deadlineMs: number,
   ) {}
 
-  async ask(question: Question): Promise<Told> {
+  async ask(question: Question): Promise<Told | PassedOn> {
     if (this.waiting >= MOST_WAITING) return { kind: 'busy' };
     this.waiting++;
     const until = Date.now() + this.deadlineMs;
@@ -46,21 +51,21 @@ class ThreadLane {
     }
   }
 
-  private async run(question: Question, leftMs: number): Promise<Told> {
+  private async run(question: Question, leftMs: number): Promise<Told | PassedOn> {
     if (leftMs <= 0) return { kind: 'late' };
     const thread = (this.thread ??= this.start());
     let timer: ReturnType<typeof setTimeout> | undefined;
     const late = new Promise<Told>((resolve) => {
       timer = setTimeout(() => resolve({ kind: 'late' }), leftMs);
     });
-    const answered = thread.ask(question).then(
-      (answer): Told => ({ kind: 'answer', answer }),
+    const answered = thread.ask(question, this.name).then(
+      (answer): Told | PassedOn => ('lane' in answer ? answer : { kind: 'answer', answer }),
       (): Told => ({ kind: 'broke' }),
     );
     const told = await Promise.race([answered, late]);
     clearTimeout(timer);
     // A thread that is late or broken is not asked again.
-    if (told.kind !== 'answer') this.end();
+    if ('kind' in told && told.kind !== 'answer') this.end();
     return told;
   }
 
@@ -75,12 +80,22 @@ export interface Threads {
   end(): void;
 }
 
-/** Two lanes of threads, a quick one and a long one; a question that takes too long loses its thread and is told so. */
+/**
+ * Two lanes of threads, a quick one and a long one; a question that takes too long loses its thread and is told so. Which
+ * calculators are long is learnt from the first question of each.
+ */
 export function createThreads(start: () => Thread, deadlineMs = DEADLINE_MS): Threads {
-  const quick = new ThreadLane(start, deadlineMs);
-  const long = new ThreadLane(start, deadlineMs);
+  const quick = new ThreadLane('quick', start, deadlineMs);
+  const long = new ThreadLane('long', start, deadlineMs);
+  const known = new Set<string>();
   return {
-    ask: (question) => (LONG.has(question.id) ? long : quick).ask(question),
+    async ask(question) {
+      const told = known.has(question.id) ? { lane: 'long' as const } : await quick.ask(question);
+      if (!('lane' in told)) return told;
+      known.add(question.id);
+      // The long lane passes nothing on.
+      return (await long.ask(question)) as Told;
+    },
     end() {
       quick.end();
       long.end();

@@ -218,6 +218,7 @@ function reasonsFor(
 export const bearingsAdjustCone = defineCalculator({
   id: 'bearings.adjustCone',
   title: 'The next turn of the cone',
+  lane: 'long',
   example: { pitchMm: 1, trials: [{ turnDeg: 0, feel: 'tight' }] },
   input,
   run,

@@ -10,6 +10,7 @@ import { bearingsIdentifyCartridge } from './identifyCartridge';
 import { bearingsLearnDrag } from './learnDrag';
 import { bearingsServiceDue } from './serviceDue';
 import { bearingsServiceSet } from './serviceSet';
+import { bearingsSetting } from './setting';
 
 /** The calculators of this subject. */
 export const calculators = [
@@ -24,5 +25,6 @@ export const calculators = [
   bearingsBenches,
   bearingsCartridgeSet,
   bearingsLearnDrag,
+  bearingsSetting,
   bearingsContact,
 ] as const;

@@ -136,6 +136,7 @@ function run(question: Question): LearntDrag {
 export const bearingsLearnDrag = defineCalculator({
   id: 'bearings.learnDrag',
   title: 'How much this bench drags',
+  lane: 'long',
   example: {
     sessions: [
       {

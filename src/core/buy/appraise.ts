@@ -201,6 +201,7 @@ function run(question: Question): BuyAppraisal {
 export const buyAppraise = defineCalculator({
   id: 'buy.appraise',
   title: 'A bicycle appraised at the door',
+  lane: 'long',
   example: {
     currency: 'EUR',
     asking: 14000,

@@ -368,6 +368,7 @@ function reasonsFor(
 export const moneyAppraise = defineCalculator({
   id: 'money.appraise',
   title: 'What may be paid',
+  lane: 'long',
   example: {
     currency: 'EUR',
     asking: 14000,

@@ -178,6 +178,7 @@ function run({ appraisal, travel, haggle }: z.output<typeof input>): Drive {
 export const moneyDrive = defineCalculator({
   id: 'money.drive',
   title: 'Whether a lead is worth the drive',
+  lane: 'long',
   example: {
     appraisal: {
       currency: 'EUR',

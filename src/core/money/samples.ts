@@ -11,6 +11,7 @@ import { appraiseShape, moneyAppraise, drawProblem } from './appraise';
 export const moneySamples = defineCalculator({
   id: 'money.samples',
   title: 'The trials behind an appraisal',
+  lane: 'long',
   example: moneyAppraise.example,
   input: appraiseShape,
   run(problem) {

@@ -7,7 +7,6 @@ import IconButton from '@mui/material/IconButton';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useCallback, useEffect, useState } from 'react';
 import { detailOf } from '@/core/drawing/details';
-import type { Bolt } from '@/core/rebuild/bolts';
 import type { Assembly } from '@/core/strip/assembly';
 import type { Command } from '@/model/commands';
 import type { Bicycle } from '@/model/record';
@@ -83,7 +82,7 @@ function OpenBench({ bicycle, task, place }: { bicycle: Bicycle; task: BenchTask
   const { letterKeys } = useSettings();
   const send = useCallback((command: Command) => workshop.send(bicycle.id, command), [workshop, bicycle.id]);
   const findings = useFindings(bicycle)?.findings ?? [];
-  const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', boltsInput(bicycle));
+  const { output } = useReckon('rebuild.bolts', boltsInput(bicycle));
   const bolts = output?.bolts ?? [];
   const trays = useTrays(bicycle);
   const assembly = trays?.trays.find((each) => each.place === place) ?? null;

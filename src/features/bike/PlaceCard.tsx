@@ -7,7 +7,6 @@ import Typography from '@mui/material/Typography';
 import { detailOf } from '@/core/drawing/details';
 import Link from 'next/link';
 import type { Finding } from '@/core/inspect/lookOver';
-import type { Bolt } from '@/core/rebuild/bolts';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { boltsInput, signedBolts } from '@/model/rebuild/questions';
 import { partsOff } from '@/model/strip/trays';
@@ -35,7 +34,7 @@ export function PlaceCard({
   noting,
   onClose,
 }: StageProps & { place: string; findings: Finding[]; noting: boolean; onClose(): void }) {
-  const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', boltsInput(bicycle));
+  const { output } = useReckon('rebuild.bolts', boltsInput(bicycle));
   const bolts = (output?.bolts ?? []).filter((bolt) => bolt.place === place);
   const signed = new Map(signedBolts(bicycle, bolts).map((entry) => [entry.bolt, entry]));
   const here = findings.filter((finding) => finding.place === place);

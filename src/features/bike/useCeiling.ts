@@ -8,7 +8,7 @@ import { useTaught } from '../workshop/useTaught';
 
 /** The appraisal of a bicycle as it stands: door check, ceiling, drive. */
 export function useAppraisal(bicycle: Bicycle): Reckoning<BuyAppraisal> {
-  return useReckon<BuyAppraisal>('buy.appraise', appraisalInput(bicycle, useSettings(), useTaught(bicycle.id)));
+  return useReckon('buy.appraise', appraisalInput(bicycle, useSettings(), useTaught(bicycle.id)));
 }
 
 /** The most that may be paid by the buyer's own lines, or null where it is not known yet. Minor units. */

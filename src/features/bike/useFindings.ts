@@ -10,5 +10,5 @@ import { useSettings } from '../workshop/WorkshopProvider';
 export function useFindings(bicycle: Bicycle): LookOver | null {
   const settings = useSettings();
   const today = useToday();
-  return useReckon<LookOver>('inspect.lookOver', lookOverInput(bicycle, settings, today)).output;
+  return useReckon('inspect.lookOver', lookOverInput(bicycle, settings, today)).output;
 }

@@ -1,7 +1,6 @@
 'use client';
 import type { PlacedSign } from '@/core/drawing/svg';
 import type { LookOver } from '@/core/inspect/lookOver';
-import type { Bolt } from '@/core/rebuild/bolts';
 import { boltsInput } from '@/model/rebuild/questions';
 import { overlayFor } from '@/model/overlay';
 import type { Bicycle } from '@/model/record';
@@ -14,7 +13,7 @@ import { useAppraisal } from './useCeiling';
 /** What the drawing carries at a stage of this bicycle. */
 export function useOverlay(bicycle: Bicycle, stage: Stage, findings: LookOver['findings']): PlacedSign[] {
   const settings = useSettings();
-  const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', stage === 'rebuild' ? boltsInput(bicycle) : null);
+  const { output } = useReckon('rebuild.bolts', stage === 'rebuild' ? boltsInput(bicycle) : null);
   const door = useAppraisal(bicycle).output?.door ?? [];
   const bolts = output?.bolts ?? [];
   const open = openBolts(bicycle, bolts, settings);

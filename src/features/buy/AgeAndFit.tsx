@@ -6,10 +6,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import type { Age } from '@/core/buy/age';
 import { CONVENTIONS } from '@/core/buy/conventions';
-import type { KnownFeature } from '@/core/buy/features';
-import type { Fit } from '@/core/buy/fit';
 import { stateOf } from '@/core/vocabulary/verdicts';
 import { anyOrder } from '@/ui/anyOrder';
 import { EraBars } from '@/ui/EraBars';
@@ -44,7 +41,7 @@ function FitSection({ bicycle, send }: StageProps) {
   const { size } = bicycle;
   const [riderMm, setRider] = useState<number | null>(null);
   const put = (changes: Partial<typeof size>) => send({ type: 'measureFrame', changes });
-  const { output: fit, errors } = useReckon<Fit>(
+  const { output: fit, errors } = useReckon(
     'buy.fit',
     size.sizeMm === null
       ? null
@@ -132,10 +129,10 @@ function FitSection({ bicycle, send }: StageProps) {
 }
 
 function AgeSection({ bicycle, send }: StageProps) {
-  const { output: known } = useReckon<{ features: KnownFeature[] }>('buy.features', {});
+  const { output: known } = useReckon('buy.features', {});
   const features = Object.keys(bicycle.features);
   const thisYear = Number(useToday().slice(0, 4));
-  const { output: age } = useReckon<Age>('buy.age', { features, thisYear });
+  const { output: age } = useReckon('buy.age', { features, thisYear });
   const [typed, setTyped] = useState('');
   const left = (known?.features ?? []).filter((each) => !bicycle.features[each.id]);
   const byId = new Map(known?.features.map((each) => [each.id, each]));

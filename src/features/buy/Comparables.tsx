@@ -4,7 +4,6 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import type { Comparables as Found } from '@/core/buy/comparables';
 import { newId } from '@/store/browser';
 import { dayOf, money } from '@/ui/format';
 import { PriceDots } from '@/ui/PriceDots';
@@ -94,7 +93,7 @@ export function Comparables({ bicycle, send }: StageProps) {
   const rows = [...own, ...bicycle.comparables.filter((row) => !row.off)];
   const today = useToday();
   const isToCome = (soldOn: string | null) => soldOn !== null && soldOn > today;
-  const { output: found } = useReckon<Found>('buy.comparables', {
+  const { output: found } = useReckon('buy.comparables', {
     sales: rows
       .filter((row) => !isToCome(row.soldOn))
       .map(({ id, label, price, soldOn }) => ({ id, label, price, soldOn })),

@@ -82,7 +82,7 @@ export function Finish({ bicycle, send }: StageProps) {
     brief: bicycle.brief,
     hours: limit,
   };
-  const { output } = useReckon<{ treatments: Treatment[] }>('clean.finish', question);
+  const { output } = useReckon('clean.finish', question);
   const open = output?.treatments.filter((each) => each.against.length === 0) ?? [];
   const shut = output?.treatments.filter((each) => each.against.length > 0) ?? [];
   function choose(row: Treatment): void {

@@ -6,7 +6,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import type { CleanPlan, Load } from '@/core/clean/plan';
+import type { Load } from '@/core/clean/plan';
 import type { Timer } from '@/model/clean/part';
 import { dirtyParts, keyParts, washInput, type Dirty } from '@/model/clean/wash';
 import { newId } from '@/store/browser';
@@ -140,7 +140,7 @@ export function Wash({ bicycle, send }: StageProps) {
   const [started, setStarted] = useState<Timer | null>(null);
   const list = trays ? dirtyParts(bicycle, trays.trays) : [];
   const question = list.length ? washInput(list, baths, bicycle, now.getTime()) : null;
-  const { output: plan, errors } = useReckon<CleanPlan>('clean.plan', question);
+  const { output: plan, errors } = useReckon('clean.plan', question);
   const dirty = new Map(list.map((part) => [part.key, part]));
   const labels = Object.fromEntries(baths.map((bath) => [bath.id, bath.label]));
   const running = (question?.baths ?? []).flatMap((bath) =>

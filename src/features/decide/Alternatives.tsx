@@ -3,7 +3,6 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { ProposedJob } from '@/core/decide/jobs';
-import type { Weighed } from '@/core/decide/weigh';
 import type { Job } from '@/model/decide/part';
 import { Choices } from '@/ui/Choices';
 import { hours, money } from '@/ui/format';
@@ -28,7 +27,7 @@ export function Alternatives({
 }: { ways: ProposedJob[]; decided: Map<string, Job>; wage: number } & Pick<StageProps, 'send'>) {
   const { currency } = useSettings();
   const [source, setSource] = useState<Source>('new');
-  const { output } = useReckon<Weighed>('decide.weigh', {
+  const { output } = useReckon('decide.weigh', {
     options: ways.map(({ rule, title, minutes, parts }) => ({ id: rule, label: title, minutes, parts, source })),
     ratePerHour: wage,
   });

@@ -6,7 +6,6 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Brief } from '@/core/bicycle';
 import type { Need, ProposedJob } from '@/core/decide/jobs';
-import type { Appraisal } from '@/core/money/appraise';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Job } from '@/model/decide/part';
 import { jobsInput } from '@/model/decide/questions';
@@ -132,10 +131,7 @@ function Sum({
   const { currency } = settings;
   const customer = bicycle.purpose === 'customer';
   const known = bicycle.appraisal.resale.high > 0 && !customer;
-  const { output: found } = useReckon<Appraisal>(
-    'money.appraise',
-    known ? decidedInput(bicycle, settings, counted) : null,
-  );
+  const { output: found } = useReckon('money.appraise', known ? decidedInput(bicycle, settings, counted) : null);
   const paid = bicycle.purchase?.paid ?? bicycle.appraisal.asking;
   const minutes = counted.reduce((sum, job) => sum + job.minutes.likely, 0);
   const parts = counted.reduce((sum, job) => sum + job.parts.likely, 0);
@@ -222,10 +218,7 @@ export function Decide({ bicycle, send }: StageProps) {
   const { name } = useHand();
   const today = useToday();
   const [tried, setTried] = useState<Record<string, boolean> | null>(null);
-  const { output } = useReckon<{ jobs: ProposedJob[] }>(
-    'decide.jobs',
-    lookOver && jobsInput(bicycle, lookOver.findings),
-  );
+  const { output } = useReckon('decide.jobs', lookOver && jobsInput(bicycle, lookOver.findings));
   const customer = bicycle.purpose === 'customer';
   const proposed = (output?.jobs ?? []).filter((job) => !customer || job.rule !== 'ordinary');
   const decided = new Map(bicycle.jobs.map((job) => [job.id, job]));

@@ -1,5 +1,3 @@
-import type { BuyAppraisal } from '@/core/buy/appraise';
-import type { LookOver } from '@/core/inspect/lookOver';
 import type { StateId } from '@/core/vocabulary/vocabulary';
 import type { Lessons } from '@/model/buy/lessons';
 import { appraisalInput } from '@/model/buy/questions';
@@ -17,9 +15,9 @@ export async function drawRow(
   taught: Lessons,
   today: string,
 ): Promise<NonNullable<Summary['drawn']>> {
-  const look = await ask<LookOver>('inspect.lookOver', lookOverInput(bicycle, settings, today));
+  const look = await ask('inspect.lookOver', lookOverInput(bicycle, settings, today));
   const money = bicycle.appraisal.resale.high
-    ? await ask<BuyAppraisal>('buy.appraise', appraisalInput(bicycle, settings, taught))
+    ? await ask('buy.appraise', appraisalInput(bicycle, settings, taught))
     : null;
   // The law comes last.
   const law = look && (await askLaw(ask, bicycle, look, settings, today));

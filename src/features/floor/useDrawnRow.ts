@@ -27,7 +27,7 @@ export function useDrawnRow(row: Summary): void {
       const [{ drawRow }, { reckoner }] = await Promise.all([import('./drawRow'), import('@/worker/client')]);
       const ask: Ask = async (id, input) => {
         const answer = await reckoner().reckon(`floor ${row.id} ${id}`, id, input);
-        return answer.ok ? (answer.output as never) : null;
+        return answer.ok ? answer.output : null;
       };
       const drawn = await drawRow(ask, bicycle, settings, taught, today);
       if (!left) workshop.noteDrawn(row.id, row.revision, drawn);

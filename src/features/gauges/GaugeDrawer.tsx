@@ -257,7 +257,7 @@ export function GaugeDrawer({ onClose }: { onClose(): void }) {
     return () => clearTimeout(soon);
   }, [kind, view]);
   const some = Object.keys(readings).length > 0;
-  const { output: found, errors } = useReckon<Match>('identify.match', some ? { kind, readings } : null);
+  const { output: found, errors } = useReckon('identify.match', some ? { kind, readings } : null);
   return (
     <Drawer
       anchor="right"

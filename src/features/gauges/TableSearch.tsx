@@ -7,12 +7,6 @@ import type { FoundRow } from '@/core/identify/tables';
 import { RuledList } from '@/ui/RuledList';
 import { useReckon } from '../workshop/useReckon';
 
-interface Found {
-  rows: FoundRow[];
-  found: number;
-  tables: { id: string; label: string; rows: number }[];
-}
-
 /** A column of a table in words. Example: `overLocknutMm` → "over locknut mm". */
 const column = (key: string) => key.replace(/([A-Z]+)/g, ' $1').toLowerCase();
 const HEADS = ['name', 'code', 'mount', 'class', 'rimClass', 'fractionIn', 'place', 'familyKey'];
@@ -56,7 +50,7 @@ function Row({ row }: { row: FoundRow }) {
 export function TableSearch() {
   const [search, setSearch] = useState('');
   const [table, setTable] = useState('');
-  const { output } = useReckon<Found>('identify.tables', { search, table: table || null });
+  const { output } = useReckon('identify.tables', { search, table: table || null });
   return (
     <Box sx={{ mt: 2.5 }}>
       <Box sx={{ display: 'flex', gap: 1.5, mb: 1.5, flexWrap: 'wrap' }}>

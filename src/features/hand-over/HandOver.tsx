@@ -3,8 +3,6 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { MoneyResult } from '@/core/money/result';
-import type { Bolt } from '@/core/rebuild/bolts';
 import { resultInput } from '@/model/money/questions';
 import { boltsInput } from '@/model/rebuild/questions';
 import { workedMinutes } from '@/model/work/hours';
@@ -31,7 +29,7 @@ import { Disclosure } from '@/ui/Disclosure';
 function Earned({ bicycle }: Pick<StageProps, 'bicycle'>) {
   const settings = useSettings();
   const { currency } = settings;
-  const { output: result, errors } = useReckon<MoneyResult>('money.result', resultInput(bicycle, settings));
+  const { output: result, errors } = useReckon('money.result', resultInput(bicycle, settings));
   if (errors.length)
     return (
       <Typography role="alert" color="error">
@@ -77,7 +75,7 @@ export function HandOver({ bicycle, send }: StageProps) {
   const lookOver = useFindings(bicycle);
   const ready = useReady(bicycle);
   const due = useServices(bicycle);
-  const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', boltsInput(bicycle));
+  const { output } = useReckon('rebuild.bolts', boltsInput(bicycle));
   return (
     <>
       <Box className="no-print">

@@ -4,7 +4,6 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Diagnosis } from '@/core/inspect/diagnose';
-import type { Remedy } from '@/core/inspect/remedy';
 import type { Knowledge, KnownTest } from '@/core/inspect/knowledge';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Complaint } from '@/model/inspect/part';
@@ -122,7 +121,7 @@ function TestBlock({
 /** What the likeliest fault asks for, to be put on the list of jobs. */
 function Fix({ fault, bicycle, send }: StageProps & { fault: string }) {
   const { currency } = useSettings();
-  const { output: remedy } = useReckon<Remedy>('inspect.remedy', { fault });
+  const { output: remedy } = useReckon('inspect.remedy', { fault });
   if (!remedy) return null;
   const id = `fault-${fault}`;
   const kept = bicycle.jobs.some((job) => job.id === id && job.decision === 'keep');
@@ -164,7 +163,7 @@ function Fix({ fault, bicycle, send }: StageProps & { fault: string }) {
 }
 
 function OpenComplaint({ bicycle, send, row, known }: StageProps & { row: Complaint; known: Knowledge }) {
-  const { output: found } = useReckon<Diagnosis>('inspect.diagnose', {
+  const { output: found } = useReckon('inspect.diagnose', {
     complaints: row.complaints,
     results: row.results.map(({ test, outcome }) => ({ test, outcome })),
     unavailable: row.unavailable,
@@ -297,7 +296,7 @@ function OpenComplaint({ bicycle, send, row, known }: StageProps & { row: Compla
 
 /** From what the rider says to its cause, by the most telling test a minute. */
 export function ComplaintView({ bicycle, send }: StageProps) {
-  const { output: known } = useReckon<Knowledge>('inspect.knowledge', {});
+  const { output: known } = useReckon('inspect.knowledge', {});
   const open = bicycle.complaints.find((row) => row.closedAt === null);
   if (!known) return <Typography role="status">Reading what is known…</Typography>;
   const say = (complaint: string) =>

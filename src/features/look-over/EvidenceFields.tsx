@@ -253,7 +253,7 @@ export function EvidenceFields({ check, kind, seen, errors, note }: Props) {
       return (
         <Readings
           calculator="inspect.wearLimit"
-          question={(reading) => ({ ...check.limit, reading })}
+          question={(reading) => check.limit && { ...check.limit, reading }}
           label={check.label}
           unit={check.unit ?? 'mm'}
           list={seen.readingsMm ?? []}

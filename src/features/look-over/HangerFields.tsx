@@ -97,7 +97,7 @@ export function HangerFields({
   note(changes: Evidence): void;
 }) {
   const gaps = seen.gaps ?? [];
-  const { output } = useReckon<Hanger>('inspect.hanger', hangerQuestion(kind, seen));
+  const { output } = useReckon('inspect.hanger', hangerQuestion(kind, seen));
   const put = (clockDeg: number, gapMm: number | null) =>
     note({
       gaps: [...gaps.filter((gap) => gap.clockDeg !== clockDeg), ...(gapMm === null ? [] : [{ clockDeg, gapMm }])].sort(

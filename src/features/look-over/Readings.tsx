@@ -1,13 +1,11 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { JudgedField } from '../workshop/JudgedField';
+import { JudgedField, type Judge } from '../workshop/JudgedField';
 
 /** A row of readings of one thing, each judged as it is typed, each to be taken back by a tap. */
 export function Readings({
   label,
-  calculator,
-  question,
   unit,
   list,
   note,
@@ -15,10 +13,9 @@ export function Readings({
   help,
   most = 48,
   signed = false,
-}: {
+  ...judge
+}: Judge & {
   label: string;
-  calculator: string;
-  question(value: number): unknown;
   unit: string;
   list: number[];
   note(list: number[]): void;
@@ -30,8 +27,7 @@ export function Readings({
   return (
     <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'start' }}>
       <JudgedField
-        calculator={calculator}
-        question={question}
+        {...judge}
         earlier={list}
         label={label}
         kind={signed ? 'number' : 'length'}

@@ -2,10 +2,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { BallCount } from '@/core/bearings/ballCount';
 import type { BearingBench } from '@/core/bearings/benchTypes';
 import { checkAlike, checkCounts } from '@/core/bearings/counts';
-import type { IdentifiedBall } from '@/core/bearings/identifyBall';
 import { ballOrder } from '@/core/bearings/orders';
 import { ballHint } from '@/core/bearings/plausible';
 import { ballRowLabel } from '@/core/strip/tray';
@@ -60,12 +58,12 @@ function BallOrder({
 export function Balls({ send, bearing, bench }: Pick<StageProps, 'send'> & { bearing: Bearing; bench: BearingBench }) {
   const settings = useSettings();
   const readings = bearing.ballReadingsMm;
-  const { output: ball, errors } = useReckon<IdentifiedBall>(
+  const { output: ball, errors } = useReckon(
     'bearings.identifyBall',
     readings.length ? { readingsMm: readings, instrument: bearing.instrument } : null,
   );
   const diameter = ball?.nominal?.diameterMm ?? null;
-  const holds = useReckon<BallCount>(
+  const holds = useReckon(
     'bearings.ballCount',
     diameter !== null && bearing.overBallsMm !== null
       ? { overBallsMm: bearing.overBallsMm, ballDiameterMm: diameter }

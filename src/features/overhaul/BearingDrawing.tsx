@@ -1,6 +1,5 @@
 'use client';
 import type { BearingBench } from '@/core/bearings/benchTypes';
-import type { IdentifiedBall } from '@/core/bearings/identifyBall';
 import { sectionInput } from '@/model/bearings/questions';
 import type { Bearing } from '@/model/bearings/part';
 import { bearingFor } from '@/model/bearings/bearingFor';
@@ -20,7 +19,7 @@ export function BearingDrawing({
   bench,
   setting: { advice },
 }: Pick<StageProps, 'send'> & { bearing: Bearing; bench: BearingBench; setting: Setting }) {
-  const { output: ball } = useReckon<IdentifiedBall>(
+  const { output: ball } = useReckon(
     'bearings.identifyBall',
     bearing.ballReadingsMm.length ? { readingsMm: bearing.ballReadingsMm, instrument: bearing.instrument } : null,
   );

@@ -141,7 +141,7 @@ export function Cartridges({
   bench,
 }: Pick<StageProps, 'send'> & { bearing: Bearing; bench: BearingBench }) {
   const stock = useWorkshopState((state) => state.stock);
-  const { output } = useReckon<{ cartridges: IdentifiedCartridge[] }>('bearings.cartridgeSet', {
+  const { output } = useReckon('bearings.cartridgeSet', {
     cartridges: bench.cartridges.map(({ id }) => {
       const { boreMm, odMm, widthMm, print } = cartridgeOf(bearing, id);
       // The others are told all the same.

@@ -4,7 +4,6 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { ConeAdvice } from '@/core/bearings/adjustCone';
 import type { BearingBench } from '@/core/bearings/benchTypes';
-import type { Contact } from '@/core/bearings/contact';
 import { contactInput } from '@/model/bearings/questions';
 import type { Bearing } from '@/model/bearings/part';
 import { ContactCurve } from '@/ui/ContactCurve';
@@ -28,7 +27,7 @@ export function Inside({
   const [tried, setTried] = useState<number | null>(null);
   const thought = known && advice ? Math.round(advice.standsDeg) : 0;
   const tighterDeg = tried ?? thought;
-  const { output: contact } = useReckon<Contact>('bearings.contact', contactInput(bearing, bench, tighterDeg, null));
+  const { output: contact } = useReckon('bearings.contact', contactInput(bearing, bench, tighterDeg, null));
   return (
     <Box sx={{ pt: 1 }}>
       <TurnSlider

@@ -2,7 +2,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { Grade } from '@/core/bearings/grade';
 import type { BearingBench } from '@/core/bearings/benchTypes';
 import { ballRowLabel } from '@/core/strip/tray';
 import { stateOf } from '@/core/vocabulary/verdicts';
@@ -61,7 +60,7 @@ function Tracks({ send, bearing, bench }: Pick<StageProps, 'send'> & { bearing: 
 export function Look({ bicycle, send, bearing, bench }: StageProps & { bearing: Bearing; bench: BearingBench }) {
   const settings = useSettings();
   const see = (changes: Partial<Bearing['seen']>) => send({ type: 'seeInside', place: bearing.place, changes });
-  const { output: grade } = useReckon<Grade>('bearings.grade', gradeInput(bicycle, bearing, bench, settings));
+  const { output: grade } = useReckon('bearings.grade', gradeInput(bicycle, bearing, bench, settings));
   const felt = bearing.before !== null && (bearing.before.feel !== 'unknown' || bearing.before.play !== 'unknown');
   const opened = bench.kind === 'cup-and-cone';
   return (

@@ -3,7 +3,6 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { BearingBench } from '@/core/bearings/benchTypes';
-import type { ServiceDue } from '@/core/bearings/serviceDue';
 import { serviceInput } from '@/model/bearings/questions';
 import type { Bearing } from '@/model/bearings/part';
 import { Choices } from '@/ui/Choices';
@@ -37,7 +36,7 @@ const JET = [
 /** When it is due again: by how it is ridden, what grease went in, how it is sealed. */
 export function NextService({ bicycle, send, bearing, bench }: StageProps & { bearing: Bearing; bench: BearingBench }) {
   const question = serviceInput(bicycle, bearing, bench.kind);
-  const { output: due } = useReckon<ServiceDue>('bearings.serviceDue', question);
+  const { output: due } = useReckon('bearings.serviceDue', question);
   const { riding } = bicycle;
   const plan = (changes: Partial<Bearing['service']>) => send({ type: 'planService', place: bearing.place, changes });
   const ride = (changes: Partial<typeof riding>) => send({ type: 'describeRiding', changes });

@@ -3,7 +3,6 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { BearingBench } from '@/core/bearings/benchTypes';
-import type { RimPlay } from '@/core/inspect/rimPlay';
 import { ReadingField } from '@/ui/ReadingField';
 import { BigNumber } from '@/ui/Section';
 import { Working } from '@/ui/Working';
@@ -12,7 +11,7 @@ import { useReckon } from '../workshop/useReckon';
 /** Movement where the hand feels it, turned into play at the bearing and degrees of cone. */
 export function PlayThere({ bench, pitchMm }: { bench: BearingBench; pitchMm: number }) {
   const [movementMm, setMovementMm] = useState<number | null>(null);
-  const { output } = useReckon<RimPlay>(
+  const { output } = useReckon(
     'inspect.rimPlay',
     movementMm === null
       ? null

@@ -6,5 +6,5 @@ import { useReckon } from '../workshop/useReckon';
 
 /** The bearings of this bicycle and how each is overhauled; null until the tables are there. */
 export function useBenches(bicycle: Bicycle): Benches | null {
-  return useReckon<Benches>('bearings.benches', { kind: bicycle.kind, chosen: chosenAssemblies(bicycle) }).output;
+  return useReckon('bearings.benches', { kind: bicycle.kind, chosen: chosenAssemblies(bicycle) }).output;
 }

@@ -13,9 +13,6 @@ export function useServices(bicycle: Bicycle): (ServiceDue & { place: string })[
     const question = serviceInput(bicycle, bearingFor(bicycle, place), kind);
     return question ? [{ place, question }] : [];
   });
-  const { output } = useReckon<{ due: (ServiceDue & { place: string })[] }>(
-    'bearings.serviceSet',
-    bearings.length > 0 ? { bearings } : null,
-  );
+  const { output } = useReckon('bearings.serviceSet', bearings.length > 0 ? { bearings } : null);
   return output?.due ?? [];
 }

@@ -55,7 +55,7 @@ export function Adviser({
   onPlay(playing: boolean): void;
   onDone(): void;
 }) {
-  const { output: advice, pending } = useReckon<ConeAdvice>('bearings.adjustCone', question(room, view));
+  const { output: advice, pending } = useReckon('bearings.adjustCone', question(room, view));
   const last = view.trials.at(-1);
   const told = last === undefined || last.feel !== null;
   useEffect(() => {

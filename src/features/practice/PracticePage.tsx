@@ -79,7 +79,7 @@ function Levels({ levels, chosen, onChoose }: { levels: PracticeLevel[]; chosen:
 
 /** The practice room: a hidden bearing, set by hand, eye and ear. */
 export function PracticePage() {
-  const { output } = useReckon<{ levels: PracticeLevel[] }>('practice.levels', {});
+  const { output } = useReckon('practice.levels', {});
   const reduced = useMediaQuery('(prefers-reduced-motion: reduce)', { noSsr: true });
   const [levelId, setLevelId] = useState<string | null>(null);
   const [seed, setSeed] = useState(anySeed);

@@ -1,8 +1,6 @@
-import type { ProposedJob } from '@/core/decide/jobs';
 import type { LookOver } from '@/core/inspect/lookOver';
-import type { OpenComplaints } from '@/core/inspect/openComplaints';
+import type { AnswerOf, CalculatorId, QuestionOf } from '@/core/questions';
 import type { Ready } from '@/core/prove/ready';
-import type { Bolt } from '@/core/rebuild/bolts';
 import { readyQuestion } from '@/model/prove/readyQuestion';
 import type { Bicycle } from '@/model/record';
 import type { WorkshopSettings } from '@/model/settings/settings';
@@ -11,7 +9,7 @@ import { complaintsInput } from '@/model/inspect/questions';
 import { boltsInput } from '@/model/rebuild/questions';
 
 /** Asks one calculator; null where it refuses. */
-export type Ask = <Output>(id: string, input: unknown) => Promise<Output | null>;
+export type Ask = <Id extends CalculatorId>(id: Id, input: QuestionOf<Id>) => Promise<AnswerOf<Id> | null>;
 
 /** What the law says of a bicycle that is on no page: the same question, asked one after the other. */
 export async function askLaw(
@@ -21,10 +19,10 @@ export async function askLaw(
   settings: WorkshopSettings,
   today: string,
 ): Promise<Ready | null> {
-  const bolts = await ask<{ bolts: Bolt[] }>('rebuild.bolts', boltsInput(bicycle));
-  const complaints = await ask<OpenComplaints>('inspect.openComplaints', complaintsInput(bicycle));
-  const decided = await ask<{ jobs: ProposedJob[] }>('decide.jobs', jobsInput(bicycle, lookOver.findings));
+  const bolts = await ask('rebuild.bolts', boltsInput(bicycle));
+  const complaints = await ask('inspect.openComplaints', complaintsInput(bicycle));
+  const decided = await ask('decide.jobs', jobsInput(bicycle, lookOver.findings));
   if (!bolts || !complaints || !decided) return null;
   const reckoned = { lookOver, bolts: bolts.bolts, complaints: complaints.open, jobs: decided.jobs };
-  return ask<Ready>('prove.ready', readyQuestion(bicycle, reckoned, settings, today));
+  return ask('prove.ready', readyQuestion(bicycle, reckoned, settings, today));
 }

@@ -1,8 +1,5 @@
 'use client';
-import type { ProposedJob } from '@/core/decide/jobs';
-import type { OpenComplaints } from '@/core/inspect/openComplaints';
 import type { Ready } from '@/core/prove/ready';
-import type { Bolt } from '@/core/rebuild/bolts';
 import { unanswered } from '@/model/prove/proving';
 import { readyQuestion } from '@/model/prove/readyQuestion';
 import type { Bicycle } from '@/model/record';
@@ -19,17 +16,11 @@ export function useReady(bicycle: Bicycle): Ready | null {
   const settings = useSettings();
   const today = useToday();
   const lookOver = useFindings(bicycle);
-  const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', boltsInput(bicycle));
-  const { output: complaints, errors: strange } = useReckon<OpenComplaints>(
-    'inspect.openComplaints',
-    complaintsInput(bicycle),
-  );
-  const { output: decided } = useReckon<{ jobs: ProposedJob[] }>(
-    'decide.jobs',
-    lookOver && jobsInput(bicycle, lookOver.findings),
-  );
+  const { output } = useReckon('rebuild.bolts', boltsInput(bicycle));
+  const { output: complaints, errors: strange } = useReckon('inspect.openComplaints', complaintsInput(bicycle));
+  const { output: decided } = useReckon('decide.jobs', lookOver && jobsInput(bicycle, lookOver.findings));
   const known = lookOver && output && complaints && decided;
-  const { output: ready, errors } = useReckon<Ready>(
+  const { output: ready, errors } = useReckon(
     'prove.ready',
     known
       ? readyQuestion(

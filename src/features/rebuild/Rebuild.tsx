@@ -214,7 +214,7 @@ function BoltRow({
 
 /** The torque round: every bolt, front to back, with its compound, its hand and who judged it how. */
 export function Rebuild({ bicycle, send }: StageProps) {
-  const { output } = useReckon<{ bolts: Bolt[] }>('rebuild.bolts', boltsInput(bicycle));
+  const { output } = useReckon('rebuild.bolts', boltsInput(bicycle));
   const bolts = output?.bolts ?? [];
   const signed = new Map(signedBolts(bicycle, bolts).map((entry) => [entry.bolt, entry]));
   const open = openBolts(bicycle, bolts, useSettings());

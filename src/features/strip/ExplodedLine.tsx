@@ -3,7 +3,7 @@ import { own } from '@/core/own';
 import Box from '@mui/material/Box';
 import { explodedLine } from '@/core/strip/explode';
 import { partWords, type Assembly } from '@/core/strip/tray';
-import type { Turn, TurnInput } from '@/core/strip/turn';
+import type { TurnInput } from '@/core/strip/turn';
 import type { Tray } from '@/model/strip/part';
 import { orderOf } from '@/model/strip/trays';
 import { useReckon } from '../workshop/useReckon';
@@ -41,7 +41,7 @@ export function ExplodedLine({
   question?: TurnInput | null;
 }) {
   const order = orderOf(tray);
-  const { output: turn } = useReckon<Turn>('strip.turn', question);
+  const { output: turn } = useReckon('strip.turn', question);
   const { parts, widthMm, heightMm } = explodedLine(assembly.parts);
   const middle = heightMm / 2;
   // Of what comes off together the arrow stands over what the tool is on.

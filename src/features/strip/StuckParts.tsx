@@ -85,7 +85,7 @@ function Material({
 function One({ send, row, timers, rate }: Pick<StageProps, 'send'> & { row: Seized; timers: Timer[]; rate: number }) {
   const { currency } = useSettings();
   const { output: stuck, errors } = useLadder(row, rate);
-  const { output: ladder } = useReckon<{ materials: string[] }>('strip.ladder', {});
+  const { output: ladder } = useReckon('strip.ladder', {});
   const materials = ladder?.materials ?? [row.partMaterial, row.aroundMaterial];
   const put = (changes: Partial<Seized>) => send({ type: 'putSeized', seized: { ...row, ...changes } });
   const now = () => new Date().toISOString();

@@ -6,7 +6,6 @@ import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { StripOrder } from '@/core/strip/order';
-import type { StuckJoint } from '@/core/strip/usualJoint';
 import { backwards, partIn, sorted, partWords, turnAt, type Assembly } from '@/core/strip/tray';
 import { isSettled, orderOf, trayFor } from '@/model/strip/trays';
 import { bearingFor } from '@/model/bearings/bearingFor';
@@ -62,7 +61,7 @@ export function TrayView({
   const next = backwards(here).find((id) => !isSettled(tray, id));
   const hand = way === 'apart' ? (current?.takes ?? []) : next ? [next] : [];
   const atTool = (way === 'apart' ? current : assembly.steps.find((step) => next && step.takes.includes(next))) ?? null;
-  const { output: ladder } = useReckon<{ joints: StuckJoint[] }>('strip.ladder', {});
+  const { output: ladder } = useReckon('strip.ladder', {});
   const atHand = { words: partWords(taken), material: taken.materials[0] };
   const stuckPart = stocking === null ? null : partIn(assembly, tray.extra, stocking);
   return (

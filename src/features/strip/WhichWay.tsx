@@ -2,12 +2,12 @@
 import RotateLeft from '@mui/icons-material/RotateLeft';
 import RotateRight from '@mui/icons-material/RotateRight';
 import Box from '@mui/material/Box';
-import type { Turn, TurnInput } from '@/core/strip/turn';
+import type { TurnInput } from '@/core/strip/turn';
 import { useReckon } from '../workshop/useReckon';
 
 /** Which way a fastener turns: arrow, words, and where the spanner goes. */
 export function WhichWay({ question, large = false }: { question: TurnInput; large?: boolean }) {
-  const { output: turn } = useReckon<Turn>('strip.turn', question);
+  const { output: turn } = useReckon('strip.turn', question);
   if (!turn) return null;
   const Arrow = turn.rotation === 'clockwise' ? RotateRight : RotateLeft;
   return (

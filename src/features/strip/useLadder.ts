@@ -1,6 +1,6 @@
 'use client';
 import { useReckon } from '../workshop/useReckon';
-import type { Stuck, StuckInput } from '@/core/strip/stuck';
+import type { StuckInput } from '@/core/strip/stuck';
 import type { Seized } from '@/model/strip/part';
 
 /** What the ladder says of a stuck part; what it costs an hour comes from the house. */
@@ -16,5 +16,5 @@ export function useLadder(row: Seized, ratePerHour: number) {
     ratePerHour,
     tried: tried.map(({ step, soakMinutes }) => ({ step, soakMinutes })),
   };
-  return useReckon<Stuck>('strip.stuck', input);
+  return useReckon('strip.stuck', input);
 }

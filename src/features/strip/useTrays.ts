@@ -6,5 +6,5 @@ import { useReckon } from '../workshop/useReckon';
 
 /** How this bicycle comes apart; null until the tables are there. */
 export function useTrays(bicycle: Bicycle): Trays | null {
-  return useReckon<Trays>('strip.trays', { kind: bicycle.kind, chosen: chosenAssemblies(bicycle) }).output;
+  return useReckon('strip.trays', { kind: bicycle.kind, chosen: chosenAssemblies(bicycle) }).output;
 }

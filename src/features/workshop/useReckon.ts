@@ -1,6 +1,7 @@
 'use client';
 import { useEffect, useId, useState } from 'react';
 import type { InputError } from '@/core/calculator';
+import type { AnswerOf, CalculatorId, QuestionOf } from '@/core/questions';
 import { Cancelled, type Reckoned } from '@/worker/lanes';
 import { reckoner } from '@/worker/client';
 
@@ -22,7 +23,7 @@ function remember(key: string, result: Reckoned): void {
   if (answered.size > MOST_ANSWERS) answered.delete(answered.keys().next().value!);
 }
 
-async function ask(caller: string, id: string, key: string): Promise<Reckoned> {
+async function ask(caller: string, id: CalculatorId, key: string): Promise<Reckoned> {
   const running = asked.get(key);
   if (running) {
     try {
@@ -32,7 +33,7 @@ async function ask(caller: string, id: string, key: string): Promise<Reckoned> {
       if (!(error instanceof Cancelled)) throw error;
     }
   }
-  const own = reckoner().reckon(caller, id, JSON.parse(key.slice(id.length + 1)));
+  const own = reckoner().reckon(caller, id, JSON.parse(key.slice(id.length + 1)) as never);
   asked.set(key, own);
   try {
     return await own;
@@ -46,7 +47,7 @@ async function ask(caller: string, id: string, key: string): Promise<Reckoned> {
  * component cancels its earlier one; an answer is remembered by its question, so that a view drawn again asks nothing.
  * `input` null asks nothing.
  */
-export function useReckon<Output>(id: string, input: unknown): Reckoning<Output> {
+export function useReckon<Id extends CalculatorId>(id: Id, input: QuestionOf<Id> | null): Reckoning<AnswerOf<Id>> {
   const caller = `${useId()}${id}`;
   const key = input === null ? null : `${id} ${JSON.stringify(input)}`;
   const [shown, setShown] = useState<{ key: string; result: Reckoned | 'failed' } | null>(null);
@@ -80,7 +81,7 @@ export function useReckon<Output>(id: string, input: unknown): Reckoning<Output>
   const pending = !answered.has(key) && shown?.key !== key;
   if (result === 'failed') return { output: null, errors: [], pending: false, failed: true };
   return {
-    output: result?.ok ? (result.output as Output) : null,
+    output: result?.ok ? (result.output as AnswerOf<Id>) : null,
     errors: result && !result.ok ? result.errors : [],
     pending,
     failed: false,

@@ -3,16 +3,14 @@ import { answer } from '@/core/calculator';
 import { applyCommand, type Command } from '../commands';
 import { bearingFor } from './bearingFor';
 import {
-  allowanceInput,
   axleOf,
   ballsNeeded,
   beforeFromLookOver,
-  coneInput,
-  dragInput,
   gradeInput,
   contactInput,
   sectionInput,
   serviceInput,
+  settingInput,
   workedSteps,
   worstTrack,
 } from './questions';
@@ -20,7 +18,7 @@ import { USUAL_SETTINGS } from '../settings/usual';
 import { newBearing } from './fresh';
 import type { Bicycle } from '../record';
 import { nextThing } from '../next';
-import { summaryOf } from '../summary';
+import { summaryOf, type Summary } from '../summary';
 import { after, AT, seen } from '../../../tests/records';
 
 function benchAt(bicycle: Bicycle, place: string): Benches['benches'][number] {
@@ -28,6 +26,8 @@ function benchAt(bicycle: Bicycle, place: string): Benches['benches'][number] {
   if (!asked.ok) throw new Error('no benches');
   return asked.output.benches.find((bench) => bench.place === place)!;
 }
+const settingOf = (bicycle: Bicycle, place: string, others: Summary[] = []) =>
+  settingInput(bicycle, bearingFor(bicycle, place), benchAt(bicycle, place), USUAL_SETTINGS, others)!;
 const trial = (id: string, turnDeg: number): Command => ({
   type: 'addTrial',
   place: 'hub.front',
@@ -68,31 +68,29 @@ describe('a bearing on the bench', () => {
     const bicycle = after({ type: 'measureAxle', place: 'hub.rear', changes: { coneSpanMm: 68 } });
     const bench = benchAt(bicycle, 'hub.rear');
     expect(axleOf(bearingFor(bicycle, 'hub.rear'), bench)).toMatchObject({ majorMm: 10, coneSpanMm: 68 });
-    expect(allowanceInput(bearingFor(bicycle, 'headset'), benchAt(bicycle, 'headset'))).toBeNull();
+    expect(settingOf(bicycle, 'headset').squeeze).toBeNull();
     const nutted = after({ type: 'describeKind', changes: { wheels: 'nutted' } });
-    expect(allowanceInput(bearingFor(nutted, 'hub.front'), benchAt(nutted, 'hub.front'))).toBeNull();
+    expect(settingOf(nutted, 'hub.front').squeeze).toBeNull();
+    expect(settingOf(bicycle, 'hub.rear').squeeze).toMatchObject({ axle: { majorMm: 10 }, coneSpanMm: 68 });
   });
 
-  test('the question for the next turn carries pitch, bands, tool and learnt drag of this bearing', () => {
+  test('the question while it is set carries pitch, bands, tool and trials of this bearing', () => {
     const bicycle = after({
       type: 'addTrial',
       place: 'headset',
       trial: { id: 't', turnDeg: -20, feel: 'tick', clamped: false },
     });
-    const input = coneInput(bearingFor(bicycle, 'headset'), benchAt(bicycle, 'headset'), USUAL_SETTINGS, 0, {
-      meanDeg: 9,
-      sdDeg: 3,
-    })!;
-    expect(input).toMatchObject({ pitchMm: 1.0583, turns: 'adjustable-cup', toolMm: 250, lockShift: { meanDeg: 9 } });
-    expect(input.trials).toEqual([{ turnDeg: -20, feel: 'tick', clamped: false }]);
+    const { cone, drag } = settingOf(bicycle, 'headset');
+    expect(cone).toMatchObject({ pitchMm: 1.0583, turns: 'adjustable-cup', toolMm: 250, school: 'from-tight' });
+    expect(cone.trials).toEqual([{ turnDeg: -20, feel: 'tick', clamped: false }]);
+    expect(drag.bands).toEqual(cone.bands);
   });
 
   test('drag is learnt from like bearings of the other bicycles, never from this one', () => {
     const other = summaryOf({ ...after(trial('1', 0), trial('2', -20)), id: 'other' });
     const own = summaryOf(after(trial('1', 0), trial('2', -20)));
-    const bench = benchAt(after(), 'hub.front');
-    expect(dragInput(bench, 'hub.front', 'b', [other, own], 0)!.sessions).toHaveLength(1);
-    expect(dragInput(bench, 'hub.rear', 'b', [other, own], 0)!.sessions).toHaveLength(0);
+    expect(settingOf(after(), 'hub.front', [other, own]).drag.sessions).toHaveLength(1);
+    expect(settingOf(after(), 'hub.rear', [other, own]).drag.sessions).toHaveLength(0);
   });
 
   test('balls are ordered by size: a coaster hub takes two, and a measured size stands for its like', () => {

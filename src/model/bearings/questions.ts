@@ -1,12 +1,11 @@
 import { own } from '@/core/own';
-import type { AdjustConeInput } from '@/core/bearings/adjustCone';
 import type { BearingBench } from '@/core/bearings/benchTypes';
 import type { ClampAllowanceInput } from '@/core/bearings/clampAllowance';
 import type { ContactInput } from '@/core/bearings/contact';
 import type { GradeInput } from '@/core/bearings/grade';
-import type { LearnDragInput } from '@/core/bearings/learnDrag';
 import { cartridgeBallMm } from '@/core/bearings/section';
 import type { SectionInput } from '@/core/bearings/sectionTypes';
+import type { SettingInput } from '@/core/bearings/setting';
 import type { ServiceDueInput } from '@/core/bearings/serviceDue';
 import { UNCOUNTED, UNMEASURED } from './fresh';
 import type { Bearing, CartridgeNote, SideCount } from './part';
@@ -73,8 +72,8 @@ export function axleOf(bearing: Bearing, bench: BearingBench): NonNullable<Beari
   return bench.axle && { ...bench.axle, ...bearing.axle };
 }
 
-/** The question for `bearings.clampAllowance`; null where nothing squeezes the axle. */
-export function allowanceInput(bearing: Bearing, bench: BearingBench): ClampAllowanceInput | null {
+/** What a skewer squeezes; null where nothing squeezes the axle. */
+function allowanceInput(bearing: Bearing, bench: BearingBench): ClampAllowanceInput | null {
   const axle = axleOf(bearing, bench);
   if (!axle) return null;
   const { majorMm, pitchMm, boreMm, coneSpanMm, clampForceN } = axle;
@@ -87,48 +86,38 @@ const MOST_LEARNT = 60;
 /** Places of one kind of bearing, so that a left pedal learns from a right one. */
 const likePlace = (place: string) => place.replace(/^pedal\..*$/, 'pedal');
 
-/** The question for `bearings.learnDrag`: what was set at this kind of bearing on the workshop's other bicycles. */
-export function dragInput(
-  bench: BearingBench,
-  place: string,
-  except: string,
-  others: Summary[],
-  allowanceDeg: number,
-): LearnDragInput | null {
-  if (!bench.setting) return null;
-  const { lockShift, bands } = bench.setting;
-  return {
-    usual: lockShift,
-    bands,
-    sessions: others
-      .filter((row) => row.id !== except)
-      .sort((a, b) => (a.createdAt < b.createdAt ? -1 : 1))
-      .flatMap((row) => row.cones)
-      .filter((cone) => likePlace(cone.place) === likePlace(place))
-      .slice(-200)
-      // Skewers differ little from hub to hub; the allowance at hand stands for those of before.
-      .map(({ trials }) => ({ allowanceDeg, trials: trials.slice(0, MOST_LEARNT) })),
-  };
+/** What was set at this kind of bearing on the workshop's other bicycles, oldest first: what the bench's drag is learnt from. */
+function setBefore(place: string, except: string, others: Summary[]): SettingInput['drag']['sessions'] {
+  return others
+    .filter((row) => row.id !== except)
+    .sort((a, b) => (a.createdAt < b.createdAt ? -1 : 1))
+    .flatMap((row) => row.cones)
+    .filter((cone) => likePlace(cone.place) === likePlace(place))
+    .slice(-200)
+    .map(({ trials }) => trials.slice(0, MOST_LEARNT));
 }
 
-/** The question for `bearings.adjustCone` at a bearing. */
-export function coneInput(
+/** The question for `bearings.setting`; null where nothing is set. */
+export function settingInput(
+  bicycle: Pick<Bicycle, 'id'>,
   bearing: Bearing,
   bench: BearingBench,
-  settings: WorkshopSettings,
-  allowanceDeg: number,
-  lockShift: { meanDeg: number; sdDeg: number },
-): AdjustConeInput | null {
+  settings: Pick<WorkshopSettings, 'school'>,
+  others: Summary[],
+): SettingInput | null {
   if (!bench.setting) return null;
+  const { lockShift, bands, pitchMm, toolMm, adjusts } = bench.setting;
   return {
-    pitchMm: axleOf(bearing, bench)?.pitchMm ?? bearing.axle.pitchMm ?? bench.setting.pitchMm,
-    school: settings.school,
-    allowanceDeg,
-    lockShift,
-    bands: bench.setting.bands,
-    toolMm: bench.setting.toolMm,
-    turns: bench.setting.adjusts,
-    trials: bearing.trials.map(({ turnDeg, feel, clamped }) => ({ turnDeg, feel, clamped })),
+    squeeze: allowanceInput(bearing, bench),
+    drag: { usual: lockShift, bands, sessions: setBefore(bearing.place, bicycle.id, others) },
+    cone: {
+      pitchMm: axleOf(bearing, bench)?.pitchMm ?? bearing.axle.pitchMm ?? pitchMm,
+      school: settings.school,
+      bands,
+      toolMm,
+      turns: adjusts,
+      trials: bearing.trials.map(({ turnDeg, feel, clamped }) => ({ turnDeg, feel, clamped })),
+    },
   };
 }
 
