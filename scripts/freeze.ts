@@ -4,7 +4,7 @@
  */
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { commandWords } from '../tests/frozenCommands';
-import { demoWorkshop } from '../src/model/demoWorkshop';
+import { demoWorkshop } from '../src/model/demo/workshop';
 import { applyCommand, command as anyCommand, type Envelope } from '../src/model/commands';
 import { workshopJsonSchema } from '../src/model/exchange/bundle';
 import { SCHEMA_VERSION } from '../src/model/record';

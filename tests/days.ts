@@ -1,5 +1,5 @@
 /** What the helpers of days say on a machine of this time zone, at a moment that is given; run by a test in two zones. */
-import { demoWorkshop } from '../src/model/demoWorkshop';
+import { demoWorkshop } from '../src/model/demo/workshop';
 import { localDay } from '../src/model/localDay';
 import { dayOf } from '../src/ui/format';
 

@@ -1,5 +1,5 @@
 /** Records for the browser tests, as JSON on stdout: `tsx tests/seeds.ts whole <moment>` or `tsx tests/seeds.ts demo`. */
-import { demoWorkshop } from '@/model/demoWorkshop';
+import { demoWorkshop } from '@/model/demo/workshop';
 import { wholeBicycle } from './wholeBicycle';
 
 const [what, at] = process.argv.slice(2);

@@ -4,10 +4,12 @@ import { amendment, historyOf, stacks, withRow, type HistoryRow } from '@/model/
 import { changedLeaves } from '@/model/leaves';
 import { bicycleRecord, type Bicycle } from '@/model/record';
 import { summaryOf } from '@/model/summary';
+import type { Around } from './around';
+import type { Journal } from './journal';
 import type { ReadRecord, Records } from './records';
+import type { Shown } from './shown';
 import { own } from '@/core/own';
-import { type Store, type Trouble } from './state';
-import { lockOf, type Surroundings } from './surroundings';
+import { lockOf } from './surroundings';
 
 export const NOT_WRITTEN =
   'The browser would not write the last change. It is kept in this tab: free some space, then try again.';
@@ -20,16 +22,9 @@ function changedSince(words: string): string {
   return `Not taken back: “${words}” has been changed again since, perhaps in another tab.`;
 }
 
-interface Around extends Surroundings {
-  store: Store;
+interface Needs extends Around, Shown {
   records: Records;
-  tell(kind: Trouble, words: string | null): void;
-  enqueue(task: () => Promise<void>): Promise<void>;
-  /** Shows a record as it was read or written, with what has not been written yet on top. */
-  show(bicycle: Bicycle, history?: HistoryRow[]): void;
-  forget(id: string): void;
   countChange(): Promise<void>;
-  leaveClosed(id: string, read: Extract<ReadRecord, { ok: false }>): void;
   /** Whether the browser has taken the whole database away; then it is told. */
   isGone(): Promise<boolean>;
 }
@@ -46,117 +41,154 @@ export interface Changes {
   writeAll(): void;
 }
 
+/** Applies changes in their order; one that would make the record unreadable is left out and stays in the journal. */
+function applyInOrder(from: Extract<ReadRecord, { ok: true }>, changes: Envelope[], careful: boolean) {
+  let { bicycle, history } = from;
+  const unfit: Envelope[] = [];
+  const refused: string[] = [];
+  for (const sent of changes) {
+    const after = applyCommand(bicycle, sent);
+    if (careful && after !== bicycle && !bicycleRecord.safeParse(after).success) {
+      unfit.push(sent);
+      continue;
+    }
+    const row = after === bicycle ? null : historyOf(bicycle, after, sent);
+    if (row) history = withRow(history, row);
+    if (sent.command.type === 'amend' && !after.recent.includes(sent.id)) refused.push(sent.command.words);
+    bicycle = after;
+  }
+  return { bicycle, history, unfit, refused };
+}
+
+/** Changes that have not been written yet, in the order in which they were made. */
+function createWaiting(journal: Journal) {
+  const waiting = new Map<string, Envelope>();
+  const due = (id: string) => [...waiting.values()].filter((sent) => sent.bicycle === id);
+  return {
+    due,
+    all: () => [...waiting.values()],
+    add: (sent: Envelope) => void waiting.set(sent.id, sent),
+    /** Left in the journal for a release that can read it. */
+    leave: (sent: Envelope) => void waiting.delete(sent.id),
+    done(sent: Envelope) {
+      waiting.delete(sent.id);
+      journal.clear(sent.id);
+    },
+    on: (bicycle: Bicycle) => due(bicycle.id).reduce(applyCommand, bicycle),
+  };
+}
+type Waiting = ReturnType<typeof createWaiting>;
+
+/** Writes what waits for a bicycle, under its lock: re-read, apply, write, tell the other tabs, clear the journal. */
+function createWriter(needs: Needs, waiting: Waiting) {
+  const { store, records, tell } = needs;
+  const shut = new Set<string>();
+
+  async function writeUnder(id: string, changes: Envelope[]) {
+    const read = await records.read(id);
+    if (!read.ok) return read;
+    let result = applyInOrder(read, changes, false);
+    // What was sent from here was checked against the very record that is known; anything else is checked now.
+    const fit = read.known || bicycleRecord.safeParse(result.bicycle).success;
+    if (!fit) result = applyInOrder(read, changes, true);
+    if (result.bicycle !== read.bicycle)
+      await records.write(result.bicycle, result.history, { old: read.old, checked: true });
+    await needs.database.writeSummary(id, summaryOf(result.bicycle, own(store.getState().summaries, id)));
+    return { ok: true as const, ...result };
+  }
+
+  type Written = Awaited<ReturnType<typeof writeUnder>>;
+  async function tellWritten(id: string, changes: Envelope[], written: Written): Promise<void> {
+    if (written.ok) {
+      written.unfit.forEach(waiting.leave);
+      if (written.unfit.length > 0) tell('refused', CANNOT_BE_KEPT);
+      changes.filter((sent) => !written.unfit.includes(sent)).forEach(waiting.done);
+      if (written.refused.length > 0) store.setState({ remark: changedSince(written.refused.at(-1)!) });
+      needs.show(written.bicycle, own(store.getState().bicycles, id) ? written.history : undefined);
+      needs.channel.post({ kind: 'bicycle', id });
+      tell('gone', null);
+    } else if (written.why === 'newer') {
+      shut.add(id);
+      tell('shut', SHUT);
+    } else if (written.why === 'damaged') {
+      needs.leaveClosed(id, written);
+    } else if (!(await needs.isGone())) {
+      changes.forEach(waiting.done);
+      needs.forget(id);
+      store.setState({ remark: 'That bicycle has been removed in another tab, with what was entered last.' });
+    }
+    if (!waiting.all().some((sent) => !shut.has(sent.bicycle))) tell('write', null);
+  }
+
+  return {
+    isShut: (id: string) => shut.has(id),
+    async write(id: string): Promise<void> {
+      const changes = waiting.due(id);
+      if (changes.length === 0) return;
+      try {
+        await tellWritten(id, changes, await needs.locked(lockOf(id), () => writeUnder(id, changes)));
+      } catch {
+        tell('write', NOT_WRITTEN);
+      }
+    },
+  };
+}
+
+/** A command as it is sent, with what it makes of the bicycle; why it is refused; null where nothing would change. */
+function prepared(bicycle: Bicycle, bare: Envelope): { sent: Envelope; next: Bicycle } | { refused: string } | null {
+  // A record that could not be opened again must never be written.
+  const next = envelope.safeParse(bare).success ? applyCommand(bicycle, bare) : null;
+  if (!next || !bicycleRecord.safeParse(next).success) return { refused: CANNOT_BE_KEPT };
+  const full = refusedByBound(bicycle, next);
+  if (full) return { refused: full };
+  const seen = Object.fromEntries(
+    changedLeaves(bicycle, next).map(({ leaf }) => [leaf, own(bicycle.stamps, leaf) ?? '']),
+  );
+  // What stands so already is no change, and must not undo one that another tab is making.
+  if (Object.keys(seen).length === 0 && bare.command.type !== 'settleConflict') return null;
+  return { sent: { ...bare, seen }, next };
+}
+
 /**
  * The way of a change: journalled at once, shown at once, then written under a lock on its bicycle: re-read, apply, write,
  * tell the other tabs, clear the journal. What another tab wrote meanwhile is never overwritten, because the command is
  * applied to what stands in the database. All that waits for one bicycle is written together, so that a change that could
  * not be written is never overtaken by a later one.
  */
-export function createChanges(around: Around): Changes {
-  const { store, journal, records, tell } = around;
-  const waiting = new Map<string, Envelope>();
-  const shut = new Set<string>();
+export function createChanges(needs: Needs): Changes {
+  const { store, journal, tell, enqueue } = needs;
+  const waiting = createWaiting(journal);
+  const { write, isShut } = createWriter(needs, waiting);
 
-  const due = (id: string) => [...waiting.values()].filter((sent) => sent.bicycle === id);
-  const withWaiting = (bicycle: Bicycle) => due(bicycle.id).reduce(applyCommand, bicycle);
-
-  function done(sent: Envelope): void {
-    waiting.delete(sent.id);
-    journal.clear(sent.id);
-  }
-
-  /** Applies changes in their order; one that would make the record unreadable is left out and stays in the journal. */
-  function applied(from: Extract<ReadRecord, { ok: true }>, changes: Envelope[], careful: boolean) {
-    let { bicycle, history } = from;
-    const unfit: Envelope[] = [];
-    const refused: string[] = [];
-    for (const sent of changes) {
-      const after = applyCommand(bicycle, sent);
-      if (careful && after !== bicycle && !bicycleRecord.safeParse(after).success) {
-        unfit.push(sent);
-        continue;
-      }
-      const row = after === bicycle ? null : historyOf(bicycle, after, sent);
-      if (row) history = withRow(history, row);
-      if (sent.command.type === 'amend' && !after.recent.includes(sent.id)) refused.push(sent.command.words);
-      bicycle = after;
-    }
-    return { bicycle, history, unfit, refused };
-  }
-
-  async function writeUnder(id: string, changes: Envelope[]) {
-    const read = await records.read(id);
-    if (!read.ok) return read;
-    let result = applied(read, changes, false);
-    // What was sent from here was checked against the very record that is known; anything else is checked now.
-    const fit = read.known || bicycleRecord.safeParse(result.bicycle).success;
-    if (!fit) result = applied(read, changes, true);
-    if (result.bicycle !== read.bicycle)
-      await records.write(result.bicycle, result.history, { old: read.old, checked: true });
-    await around.database.writeSummary(id, summaryOf(result.bicycle, own(store.getState().summaries, id)));
-    return { ok: true as const, ...result };
-  }
-
-  async function write(id: string): Promise<void> {
-    const changes = due(id);
-    if (changes.length === 0) return;
-    try {
-      const written = await around.locked(lockOf(id), () => writeUnder(id, changes));
-      if (written.ok) {
-        for (const sent of written.unfit) waiting.delete(sent.id);
-        if (written.unfit.length > 0) tell('refused', CANNOT_BE_KEPT);
-        changes.filter((sent) => !written.unfit.includes(sent)).forEach(done);
-        if (written.refused.length > 0) store.setState({ remark: changedSince(written.refused.at(-1)!) });
-        around.show(written.bicycle, own(store.getState().bicycles, id) ? written.history : undefined);
-        around.channel.post({ kind: 'bicycle', id });
-        tell('gone', null);
-      } else if (written.why === 'newer') {
-        shut.add(id);
-        tell('shut', SHUT);
-      } else if (written.why === 'damaged') {
-        around.leaveClosed(id, written);
-      } else if (!(await around.isGone())) {
-        changes.forEach(done);
-        around.forget(id);
-        store.setState({ remark: 'That bicycle has been removed in another tab, with what was entered last.' });
-      }
-      if (![...waiting.values()].some((sent) => !shut.has(sent.bicycle))) tell('write', null);
-    } catch {
-      tell('write', NOT_WRITTEN);
-    }
+  /** Shows a change before it is written. */
+  function showSent(bicycle: Bicycle, next: Bicycle, row: HistoryRow | null): void {
+    const { id } = bicycle;
+    store.setState(({ bicycles, histories, summaries }) => ({
+      bicycles: { ...bicycles, [id]: next },
+      histories: row ? { ...histories, [id]: withRow(own(histories, id) ?? [], row) } : histories,
+      summaries: { ...summaries, [id]: summaryOf(next, own(summaries, id)) },
+    }));
   }
 
   function send(bicycleId: string, command: Command): void {
     const bicycle = own(store.getState().bicycles, bicycleId);
     if (!bicycle) return;
-    if (shut.has(bicycleId)) return tell('shut', SHUT);
-    const bare: Envelope = { id: around.newId(), bicycle: bicycleId, at: around.now(), command };
-    // A record that could not be opened again must never be written.
-    const next = envelope.safeParse(bare).success ? applyCommand(bicycle, bare) : null;
-    if (!next || !bicycleRecord.safeParse(next).success) return tell('refused', CANNOT_BE_KEPT);
-    const full = refusedByBound(bicycle, next);
-    if (full) return tell('refused', full);
-    const seen = Object.fromEntries(
-      changedLeaves(bicycle, next).map(({ leaf }) => [leaf, own(bicycle.stamps, leaf) ?? '']),
-    );
-    // What stands so already is no change, and must not undo one that another tab is making.
-    if (Object.keys(seen).length === 0 && command.type !== 'settleConflict') return;
-    const sent: Envelope = { ...bare, seen };
-    waiting.set(sent.id, sent);
+    if (isShut(bicycleId)) return tell('shut', SHUT);
+    const change = prepared(bicycle, { id: needs.newId(), bicycle: bicycleId, at: needs.now(), command });
+    if (!change) return;
+    if ('refused' in change) return tell('refused', change.refused);
+    const { sent, next } = change;
+    waiting.add(sent);
     try {
       journal.add(sent);
     } catch {
       tell('write', NOT_WRITTEN);
     }
     const row = historyOf(bicycle, next, sent);
-    store.setState(({ bicycles, histories, summaries }) => ({
-      bicycles: { ...bicycles, [bicycleId]: next },
-      histories: row ? { ...histories, [bicycleId]: withRow(own(histories, bicycleId) ?? [], row) } : histories,
-      summaries: { ...summaries, [bicycleId]: summaryOf(next, own(summaries, bicycleId)) },
-    }));
+    showSent(bicycle, next, row);
     tell('refused', null);
-    void around.enqueue(() => write(bicycleId));
-    if (row) void around.enqueue(around.countChange);
+    void enqueue(() => write(bicycleId));
+    if (row) void enqueue(needs.countChange);
   }
 
   return {
@@ -174,11 +206,11 @@ export function createChanges(around: Around): Changes {
       send(bicycleId, command);
       store.setState({ remark: direction === 'undo' ? `Taken back: ${row.words}` : `Done again: ${row.words}` });
     },
-    withWaiting,
-    isWaiting: (id) => due(id).length > 0,
-    takeOver: (sent) => void waiting.set(sent.id, sent),
+    withWaiting: waiting.on,
+    isWaiting: (id) => waiting.due(id).length > 0,
+    takeOver: waiting.add,
     writeAll() {
-      for (const id of new Set([...waiting.values()].map((sent) => sent.bicycle))) void around.enqueue(() => write(id));
+      for (const id of new Set(waiting.all().map((sent) => sent.bicycle))) void enqueue(() => write(id));
     },
   };
 }

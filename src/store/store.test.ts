@@ -6,7 +6,7 @@ import { newBicycle } from '@/model/fresh';
 import { USUAL_SETTINGS } from '@/model/settings/usual';
 import { openBicycle } from '@/model/migrate/migrate';
 import { practised } from '@/model/settings/practice';
-import { demoWorkshop } from '@/model/demoWorkshop';
+import { demoWorkshop } from '@/model/demo/workshop';
 import { inDrawer } from '../../tests/records';
 import { memoryBrowser as browser } from '../../tests/memoryBrowser';
 import { createJournal } from './journal';

@@ -32,7 +32,7 @@ export function WorkshopProvider({ children }: { children: ReactNode }) {
   useEffect(() => {
     const name = chosenWorkshop(window.location.search);
     const workshop = openWorkshop(name);
-    const demoData = name === 'demo' ? import('@/model/demoWorkshop') : null;
+    const demoData = name === 'demo' ? import('@/model/demo/workshop') : null;
     void workshop.load(demoData ? async () => (await demoData).demoWorkshop(new Date()) : undefined);
     // oxlint-disable-next-line react/set-state-in-effect -- which records are opened is known in the browser alone
     setOpened({ name, workshop });

@@ -8,7 +8,7 @@ import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import yauzl from 'yauzl';
 import { workshopJsonSchema } from '@/model/exchange/bundle';
-import { demoWorkshop } from '@/model/demoWorkshop';
+import { demoWorkshop } from '@/model/demo/workshop';
 import { newBicycle } from '@/model/fresh';
 import { USUAL_SETTINGS } from '@/model/settings/usual';
 import { sameRecord } from '@/model/merge';

@@ -1,0 +1,2 @@
+/** A moment so many hours before the demonstration is made. */
+export type Ago = (hours: number) => string;
