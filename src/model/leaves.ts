@@ -1,7 +1,7 @@
 import { produce } from 'immer';
 import type { Bound } from './leaf';
 import { changedIn, orderRows, putLeaves, visitLists, type LeafChange } from './leafChanges';
-import { findLeaf, keyOf, leafIn, leavesIn, leafTree, usualIn, type LeafKey } from './leafTree';
+import { findLeaf, keyOf, leafIn, leavesIn, leafTree, usualIn, type LeafKey, type Node } from './leafTree';
 import { bicycleRecord, type Bicycle } from './record';
 import { same } from './same';
 
@@ -60,3 +60,16 @@ export function boundsOf(bicycle: Bicycle): (Bound & { list: LeafKey; count: num
   });
   return found;
 }
+
+/** The part of the record in which a leaf lies: how it changes, what it is called, and the names that lead on from there. */
+export function topLeaf(leaf: LeafKey): { kind: Node['kind'] | null; words: string; path: string[] } {
+  const found = findLeaf(tree, leaf);
+  const [head, ...path] = found?.path ?? [leaf];
+  const node = tree.of.get(head!);
+  // A field may have a name of its own, which says all.
+  const own = found?.node.kind === 'value' ? wordsOf(found.node) : undefined;
+  return { kind: node?.kind ?? null, words: own ?? wordsOf(node) ?? head!, path: own ? [] : path };
+}
+
+const wordsOf = (node: Node | undefined): string | undefined =>
+  node?.leaf && 'words' in node.leaf ? node.leaf.words : undefined;

@@ -1,8 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { placeLabel } from '@/core/vocabulary/vocabulary';
-import type { Conflict } from '@/model/record';
+import { leafWords } from '@/model/leafWords';
 import { money } from '@/ui/format';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 
@@ -20,14 +19,6 @@ function valueWords(leaf: string, value: unknown, currency: string): string {
   return words.length ? words.join(', ') : JSON.stringify(value).slice(0, 80);
 }
 
-function leafWords({ leaf }: Conflict): string {
-  const [head, second, ...rest] = leaf.split('/');
-  if (head === 'trays') return `${placeLabel(second!)}, ${rest.join(' ')}`;
-  if (head === 'kind') return `what it is, ${second}`;
-  if (head === 'appraisal') return second === 'asking' ? 'asked for it' : (second ?? leaf);
-  return { name: 'its name', note: 'its note', brief: 'the brief', purchase: 'what was paid' }[head!] ?? head ?? leaf;
-}
-
 /** Values that were entered in two places without knowing of each other: both are kept until one is chosen. */
 export function Conflicts({ bicycle, send }: StageProps) {
   const { currency } = useSettings();
@@ -41,7 +32,7 @@ export function Conflicts({ bicycle, send }: StageProps) {
       {bicycle.conflicts.map((row) => (
         <Box key={row.id} sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center', py: 0.5 }}>
           <Box sx={{ flex: 1, minWidth: 220 }}>
-            Entered twice, <b>{leafWords(row)}</b>: it stands as {valueWords(row.leaf, row.kept, currency)}.
+            Entered twice, <b>{leafWords(row.leaf)}</b>: it stands as {valueWords(row.leaf, row.kept, currency)}.
           </Box>
           <Button
             size="small"

@@ -14,7 +14,7 @@ export const costLine = z.strictObject({
 export type CostLine = z.output<typeof costLine>;
 
 export const appraisal = z.strictObject({
-  asking: minorUnits,
+  asking: value(minorUnits, { words: 'asked for it' }),
   resale: orderedRange(minorUnits),
   otherCosts: minorUnits,
   target: z.strictObject({ kind: z.enum(['profit', 'hourly']), amount: minorUnits }),

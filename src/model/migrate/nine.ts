@@ -139,7 +139,6 @@ export function toNine(old: Raw): Raw {
   const said = typeof stamps === 'object' && stamps !== null ? (stamps as Raw) : {};
   return {
     ...rest,
-    schemaVersion: 9,
     trays: halves.map(({ tray }) => tray),
     bearings: halves.flatMap(({ bearing }) => (isKnown(bearing) ? [bearing] : [])),
     fasteners: Object.fromEntries(Object.entries((boltSizes ?? {}) as Raw).map(([bolt, size]) => [bolt, chosen(size)])),

@@ -4,6 +4,7 @@ import { USUAL_BATHS, USUAL_PEOPLE } from '../settings/usual';
 import { same } from '../same';
 import { stampsInOurForm } from '../stamps';
 import { SCHEMA_VERSION } from '../record';
+import * as subjects from '../subjects';
 import { presentHistory, toNine } from './nine';
 import type { Raw } from './open';
 
@@ -52,8 +53,13 @@ function isOldUsual(line: Raw): boolean {
   );
 }
 
+/** A step that brings a new subject, of which nothing is known yet. */
+export const withSubject =
+  (name: keyof typeof subjects) =>
+  (old: Raw): Raw => ({ ...subjects[name].fresh(), ...old });
+
 /**
- * One step from each older version to the next. Version 0 is the shape of the first trials: money of the purchase stood
+ * One step from each older version to the next, where more than its number changed. Version 0 is the shape of the first trials: money of the purchase stood
  * as a bare amount and there were no photographs. Version 1 knew two kinds of brake and no gears.
  * Version 4 knew one cup and one cone for a bearing, and gave every tray the axle of a front hub.
  * Version 3 knew trays of one kind, two sides of balls and no stuck parts.
@@ -63,7 +69,7 @@ function isOldUsual(line: Raw): boolean {
 const STEPS: Record<number, (old: Raw) => Raw> = {
   0: ({ paid, ...old }) => ({
     ...old,
-    schemaVersion: 1,
+
     purchase: typeof paid === 'number' ? { paid, at: old.createdAt } : null,
     photos: [],
   }),
@@ -73,7 +79,7 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
     const minutes = Array.isArray(old.minutes) ? (old.minutes as Raw[]) : [];
     return {
       ...old,
-      schemaVersion: 2,
+
       kind: {
         ...kind,
         brakes: kind.brakes === 'rim' ? 'caliper' : kind.brakes,
@@ -101,7 +107,7 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
     const lines = rows(appraisal.lines);
     return {
       ...old,
-      schemaVersion: 3,
+
       purpose: 'sale',
       customer: '',
       seenAs: 'bought',
@@ -132,7 +138,7 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
     const rows = (list: unknown) => (Array.isArray(list) ? (list as Raw[]) : []);
     return {
       ...old,
-      schemaVersion: 4,
+
       trays: rows(old.trays).map((tray) => ({
         ...tray,
         assembly: null,
@@ -153,7 +159,7 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
     const rows = (list: unknown) => (Array.isArray(list) ? (list as Raw[]) : []);
     return {
       ...old,
-      schemaVersion: 5,
+
       riding: USUAL_RIDING,
       trays: rows(old.trays).map((tray) => ({
         ...tray,
@@ -171,13 +177,13 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
     };
   },
   // A stamp that names no moment is older than any that does: the field counts as old as the bicycle.
-  5: (old) => ({ ...old, schemaVersion: 6, stamps: stampsInOurForm(old.stamps).stamps }),
+  5: (old) => ({ ...old, stamps: stampsInOurForm(old.stamps).stamps }),
   6: (old) => {
     const rows = (list: unknown) => (Array.isArray(list) ? (list as Raw[]) : []);
     const named = (value: unknown) => (typeof value === 'string' ? value.slice(0, 80) : '');
     return {
       ...old,
-      schemaVersion: 7,
+
       trays: rows(old.trays).map((tray) => ({ ...tray, leftOff: [] })),
       // Who signed was not asked: nobody is named, and a hold that was not tried is not said to have been.
       signatures: rows(old.signatures).map((row) => ({ ...row, by: '', holdTest: false })),
@@ -204,7 +210,7 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
     const sale = (old.sale ?? {}) as Raw;
     const sold = sale.price !== null && sale.price !== undefined;
     const changed = typeof old.updatedAt === 'string' ? old.updatedAt.slice(0, 10) : null;
-    return { ...old, schemaVersion: 8, sale: { ...sale, on: sold ? changed : null } };
+    return { ...old, sale: { ...sale, on: sold ? changed : null } };
   },
   8: toNine,
 };
@@ -216,25 +222,25 @@ const OLD_AXLES = [
 ];
 
 const SETTINGS_STEPS: Record<number, (old: Raw) => Raw> = {
-  1: (old) => ({ ...old, schemaVersion: 2, letterKeys: true }),
-  2: (old) => ({ ...old, schemaVersion: 3, frontBrakeHand: 'either', customerPerHour: 0 }),
-  3: (old) => ({ ...old, schemaVersion: 4, baths: USUAL_BATHS }),
-  4: (old) => ({ ...old, schemaVersion: 5, practice: {} }),
-  5: (old) => ({ ...old, schemaVersion: 6, stamps: {} }),
+  1: (old) => ({ ...old, letterKeys: true }),
+  2: (old) => ({ ...old, frontBrakeHand: 'either', customerPerHour: 0 }),
+  3: (old) => ({ ...old, baths: USUAL_BATHS }),
+  4: (old) => ({ ...old, practice: {} }),
+  5: (old) => ({ ...old, stamps: {} }),
   6: (old) => ({
     ...old,
-    schemaVersion: 7,
+
     people: USUAL_PEOPLE,
     wrenchEverywhere: 'customers',
     secondEyes: false,
   }),
-  7: (old) => ({ ...old, schemaVersion: 8 }),
-  8: (old) => ({ ...old, schemaVersion: 9 }),
 };
 
+/** A step for each version, where it changed more than its number. */
 function lifted(record: Raw, steps: Record<number, (old: Raw) => Raw>, from: number): Raw {
   let raised = record;
-  for (let version = from; version < SCHEMA_VERSION; version++) raised = steps[version]?.(raised) ?? raised;
+  for (let version = from; version < SCHEMA_VERSION; version++)
+    raised = { ...(steps[version]?.(raised) ?? raised), schemaVersion: version + 1 };
   return raised;
 }
 
