@@ -39,13 +39,16 @@ const seenAndOff = IDS.flatMap((name): Command[] => [
 ]);
 /** What takes away is left out, so that there is something to take away. */
 const ground = kinds
-  .filter(({ type }) => !/^(withdraw|stopClock)/.test(type))
+  .filter(({ type }) => !type.startsWith('withdraw'))
   .flatMap((kind) => sample(kind, 2, 7))
   .concat(seenAndOff)
   .reduce(
     (bicycle, step, i) => {
       const next = applyCommand(bicycle, { id: `ground${i}`, bicycle: 'b', at: at(i), command: step });
-      return changedLeaves(bicycle, next).some(({ after }) => after === undefined) ? bicycle : next;
+      const takes = changedLeaves(bicycle, next).some(
+        ({ before: was, after: is }) => (was ?? null) !== null && (is ?? null) === null,
+      );
+      return takes ? bicycle : next;
     },
     newBicycle('b', AT, 'Green tourer'),
   );
