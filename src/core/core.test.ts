@@ -19,11 +19,13 @@ import { torqueTable } from './rebuild/data/torque';
 import { judgeTorque } from './rebuild/judgeTorque';
 import { calculatorIds, registry } from './registry';
 import { parseJson, reckon } from './reckon';
-import { frontHub } from './strip/assembly';
+import { assemblyAt } from './strip/assembly';
 import { stripTurn, type TurnInput } from './strip/turn';
 import { parseDecimal, parseLengthMm, parseMoneyMinor } from './units/parseReading';
 import { stateOf, verdictStates } from './vocabulary/verdicts';
 import { places, states } from './vocabulary/vocabulary';
+
+const frontHub = assemblyAt('hub-front', 'hub.front');
 
 function ok<T>(result: { ok: true; output: T } | { ok: false; errors: unknown }): T {
   if (!result.ok) throw new Error(JSON.stringify(result.errors));

@@ -24,14 +24,6 @@ export const minorUnits = z
   .max(MAX_MINOR)
   .describe('money in whole minor units (pence, cents)');
 
-/** Money in integer minor units that may be negative. */
-export const signedMinorUnits = z
-  .number()
-  .multipleOf(1)
-  .min(-MAX_MINOR)
-  .max(MAX_MINOR)
-  .describe('money in whole minor units');
-
 /** Minutes of work, zero or more; a week of bench time at most. */
 export const workMinutes = z
   .number()

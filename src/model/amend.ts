@@ -7,7 +7,6 @@ export const settleConflict = z.strictObject({
   conflict: z.string().max(600),
   take: z.enum(['kept', 'other']),
 });
-export type SettleConflict = z.output<typeof settleConflict>;
 
 /** An earlier change withdrawn, or withdrawn no longer; refused where a leaf no longer stands as that change left it. */
 export const amend = z.strictObject({

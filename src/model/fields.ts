@@ -12,7 +12,6 @@ export const person = z.string().max(80);
 
 /** Something declined or accepted in writing. */
 export const inWriting = z.strictObject({ by: person, on: z.iso.date(), words: text });
-export type InWriting = z.output<typeof inWriting>;
 
 /** What a part of a record holds, by its shape. */
 export type Held<Shape extends z.ZodRawShape> = z.output<z.ZodObject<Shape>>;

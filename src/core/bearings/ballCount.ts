@@ -44,8 +44,6 @@ input = rule(
     `balls of ${v.ballDiameterMm} mm do not fit on a circle of ${roundTo(circle(v), 2)} mm three times: measure again`,
 );
 
-export type BallCountInput = z.input<typeof shape>;
-
 export interface BallCount {
   exact: number;
   full: number;

@@ -23,7 +23,6 @@ const input = z.strictObject({
     )
     .max(12),
 });
-export type CartridgeSetInput = z.input<typeof input>;
 
 export interface IdentifiedCartridge {
   id: string;

@@ -15,8 +15,6 @@ const input = z.strictObject({
   instrument: z.enum(['caliper', 'micrometer']).default('caliper'),
 });
 
-export type IdentifyBallInput = z.input<typeof input>;
-
 export interface IdentifiedBall extends Judged<'in-size' | 'undersize' | 'uneven' | 'unknown'> {
   nominal: { fractionIn: string; diameterMm: number } | null;
   /** Balls of this size in a bag, as they are usually sold. */

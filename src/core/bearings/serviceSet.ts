@@ -5,7 +5,6 @@ import { bearingsServiceDue, type ServiceDue } from './serviceDue';
 const input = z.strictObject({
   bearings: z.array(z.strictObject({ place: z.string().min(1).max(64), question: bearingsServiceDue.input })).max(40),
 });
-export type ServiceSetInput = z.input<typeof input>;
 
 /**
  * When each bearing of a bicycle is due, the soonest first. Errors: as `bearings.serviceDue`. Source: rules of thumb.

@@ -1,8 +1,10 @@
 import { bicycleKind, BRAKES } from '../bicycle';
-import { frontHub } from '../strip/assembly';
+import { assemblyAt } from '../strip/assembly';
 import { detailOf } from './details';
 import { SIGN_SHAPES, SIGNS, signLabel } from './signs';
 import { drawingSvg } from './svg';
+
+const frontHub = assemblyAt('hub-front', 'hub.front');
 
 const kind = bicycleKind.parse({});
 const PLACES = [

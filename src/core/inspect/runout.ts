@@ -12,7 +12,6 @@ export const RUNOUT_ROWS = {
   disc: { part: 'disc rotor', check: 'lateral run-out' },
   chainring: { part: 'chainring', check: 'lateral wobble at the teeth' },
 } as const;
-export type RunoutOf = keyof typeof RUNOUT_ROWS;
 
 const input = z.strictObject({
   of: z.enum(['rim-braked', 'rim-free', 'hop', 'disc', 'chainring']),

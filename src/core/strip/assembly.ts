@@ -199,6 +199,3 @@ const PLACE_ORDER = [
   'linkage',
   'frame',
 ];
-
-/** How a cup-and-cone front hub comes apart. */
-export const frontHub: Assembly = assemblyAt('hub-front', 'hub.front');

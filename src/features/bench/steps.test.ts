@@ -1,12 +1,14 @@
 import { bearingsBenches, type Benches } from '@/core/bearings/bench';
 import { answer } from '@/core/calculator';
-import { frontHub } from '@/core/strip/assembly';
+import { assemblyAt } from '@/core/strip/assembly';
 import { newBearing, UNCOUNTED } from '@/model/bearings/fresh';
 import { newBicycle } from '@/model/fresh';
 import { newTray } from '@/model/strip/fresh';
 import type { Bicycle } from '@/model/record';
 import type { BenchTask } from '@/model/work/part';
 import { benchSteps, firstStep } from './steps';
+
+const frontHub = assemblyAt('hub-front', 'hub.front');
 
 const AT = '2026-11-25T10:00:00.000Z';
 const around = { assembly: frontHub, bolts: [], findings: [], bench: null };

@@ -34,7 +34,6 @@ export const comparable = z.strictObject({
   /** Left out on purpose. */
   off: z.boolean(),
 });
-export type Comparable = z.output<typeof comparable>;
 
 /** What is known of a bicycle before the drive, as the advertisement and the seller tell it. */
 export const lead = z.strictObject({

@@ -62,7 +62,6 @@ export const alignment = z.strictObject({
   by: person,
   at,
 });
-export type Alignment = z.output<typeof alignment>;
 
 /** What was seen and what the rider says. */
 export const part = {

@@ -28,11 +28,9 @@ export const ending = z.strictObject({
   paper: z.string().max(500),
   at,
 });
-export type Ending = z.output<typeof ending>;
 
 /** A finding accepted as it is, where it stops, steers or carries; never an unsafe one. It holds for what was seen until then. */
 export const acceptance = z.strictObject({ id, check: id, ...inWriting.shape, at });
-export type Acceptance = z.output<typeof acceptance>;
 
 export const WORKED_KINDS = ['set', 'adjusted', 'off', 'renewed'] as const;
 
@@ -50,7 +48,6 @@ export type WorkedOn = z.output<typeof workedOn>;
 
 /** The two-minute list, gone through again. */
 export const recheck = z.strictObject({ id, at, by: person });
-export type Recheck = z.output<typeof recheck>;
 
 export const WAYS_OUT = ['ready', 'as-it-is', 'parts'] as const;
 

@@ -16,7 +16,6 @@ export type Signature = z.output<typeof signature>;
 
 /** Something put together "for now", to be tightened before anyone rides. */
 export const looseEnd = z.strictObject({ id, place: id, label, at, closedAt: at.nullable() });
-export type LooseEnd = z.output<typeof looseEnd>;
 
 /** A fastener as it was chosen; nothing where it is the usual one. */
 export const fastener = z.strictObject({

@@ -52,7 +52,6 @@ export type Seized = z.output<typeof seized>;
 
 /** A trick found the hard way, pinned to a step of an assembly; it is shown on the next bicycle that has one. */
 export const trick = z.strictObject({ id, assembly: id, step: id, text: z.string().min(1).max(300), at });
-export type Trick = z.output<typeof trick>;
 
 /** What came off, in its trays, and what would not. */
 export const part = {

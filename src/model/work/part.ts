@@ -33,7 +33,6 @@ export const delivery = z.strictObject({
   dueOn: z.iso.date().nullable(),
   arrivedAt: at.nullable(),
 });
-export type Delivery = z.output<typeof delivery>;
 
 /** What the bench can take a person through, one step at a time. */
 export const BENCH_TASKS = ['look-over', 'jobs', 'strip', 'overhaul', 'put-back', 'torque', 'prove'] as const;

@@ -19,6 +19,5 @@ export const ballSetRow = z.strictObject({
   note: z.string().nullable(),
   ...provenance,
 });
-export type BallSetRow = z.output<typeof ballSetRow>;
 
 export const ballSets = parseTable(ballSetRow, json);

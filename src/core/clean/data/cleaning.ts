@@ -14,6 +14,5 @@ export const cleaningRow = z.strictObject({
   ...provenance,
   limitsConfidence: provenance.confidence.nullable(),
 });
-export type CleaningRow = z.output<typeof cleaningRow>;
 
 export const cleaning = parseTable(cleaningRow, json);

@@ -10,6 +10,5 @@ export const soilProcessRow = z.strictObject({
   where: z.enum(['bath', 'hand']),
   ...provenance,
 });
-export type SoilProcessRow = z.output<typeof soilProcessRow>;
 
 export const soilProcesses = parseTable(soilProcessRow, json);

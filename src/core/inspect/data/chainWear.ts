@@ -21,6 +21,5 @@ export const chainWearRow = z.strictObject({
   note: z.string().nullable(),
   ...provenance,
 });
-export type ChainWearRow = z.output<typeof chainWearRow>;
 
 export const chainWearTable = parseTable(chainWearRow, json);

@@ -14,6 +14,5 @@ export const wearLimitRow = z.strictObject({
   safetyCritical: z.enum(['yes', 'no']),
   ...provenance,
 });
-export type WearLimitRow = z.output<typeof wearLimitRow>;
 
 export const wearLimits = parseTable(wearLimitRow, json);
