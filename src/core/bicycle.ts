@@ -66,6 +66,11 @@ export const bicycleKind = z.strictObject({
 });
 export type BicycleKind = z.output<typeof bicycleKind>;
 
+/** The same, where nothing is left to be filled in: what is read by the hundred is checked sooner so. */
+export const wholeKind = z.strictObject(
+  Object.fromEntries(Object.entries(bicycleKind.shape).map(([name, field]) => [name, field.unwrap()])),
+) as unknown as z.ZodType<BicycleKind>;
+
 const RIM_BRAKES: BicycleKind['brakes'][] = ['caliper', 'cantilever', 'direct-pull'];
 
 type Brakes = Pick<BicycleKind, 'brakes'> & Partial<Pick<BicycleKind, 'frontBrake' | 'rearBrake'>>;

@@ -5,7 +5,7 @@ import { amend, settleConflict, type Amend } from './amend';
 import { put, type CommandOf, type Work } from './command';
 import { id, at } from './fields';
 import type { LeafChange } from './leafChanges';
-import { changedLeaves, laterStands, leafValue, withLeaves } from './leaves';
+import { changedLeaves, isLeaf, laterStands, leafValue, withLeaves, withoutEmptyRows } from './leaves';
 import { same } from './same';
 import type { WorkedOn } from './prove/part';
 import type { Bicycle } from './record';
@@ -87,14 +87,23 @@ export function stillStands(bicycle: Bicycle, amend: Amend): boolean {
   return amend.changes.every(({ leaf, expect }) => same(leafValue(bicycle, leaf) ?? null, expect ?? null));
 }
 
+/** The leaves that a command changes, with their stamps as its sender sees them; none where everything stands so already. */
+export function seenBy(before: Bicycle, after: Bicycle): Record<string, string> {
+  const changes = withoutEmptyRows(changedLeaves(before, after));
+  return Object.fromEntries(changes.map(({ leaf }) => [leaf, own(before.stamps, leaf) ?? '']));
+}
+
 /**
  * What a command did where it was given, it does here; what it did not change there, because it stood so already, it leaves
  * as another tab has put it since.
  */
 function asMeant(bicycle: Bicycle, done: Bicycle, { seen }: Envelope): { next: Bicycle; changes: LeafChange[] } {
-  const changes = changedLeaves(bicycle, done);
-  const meant = seen && Object.keys(seen).length > 0 ? seen : null;
-  const others = meant ? changes.filter(({ leaf }) => !Object.hasOwn(meant, leaf)) : [];
+  // A tray that appears with its first entry is no change of all its fields: two who begin one are asked nothing of the rest.
+  const changes = withoutEmptyRows(changedLeaves(bicycle, done));
+  // What an older release saw has other names: then nothing is known of what was meant, and all of it is done.
+  const known = Object.keys(seen ?? {});
+  const meant = known.length > 0 && known.every(isLeaf) ? known : null;
+  const others = meant ? changes.filter(({ leaf }) => !meant.includes(leaf)) : [];
   if (others.length === 0) return { next: done, changes };
   const next = withLeaves(
     done,

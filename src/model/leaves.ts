@@ -29,6 +29,9 @@ export function inOrder(bicycle: Bicycle, stamps: Record<string, string>): Bicyc
   return produce(bicycle, (draft) => orderRows(tree, draft, stamps));
 }
 
+/** Whether a key names a leaf of today's record. */
+export const isLeaf = (leaf: LeafKey): boolean => findLeaf(tree, leaf) !== null;
+
 /** Whether rows of that list are never taken out of the record: undoing their entry withdraws them. */
 export const isAppendOnly = (leaf: LeafKey): boolean => findLeaf(tree, leaf)?.node.kind === 'append';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { bicycleKind, BRIEFS } from '@/core/bicycle';
+import { BRIEFS, wholeKind } from '@/core/bicycle';
 import { STATES } from '@/core/vocabulary/vocabulary';
 import { coneTrial } from './bearings/part';
 import { PURPOSES } from './bicycle/part';
@@ -26,7 +26,7 @@ export const summary = z.strictObject({
   revision: z.number(),
   name: z.string(),
   note: z.string(),
-  kind: bicycleKind,
+  kind: wholeKind,
   createdAt: z.string(),
   updatedAt: z.string(),
   archivedAt: z.string().nullable(),

@@ -1,7 +1,6 @@
-import { applyCommand, envelope, stillStands, type Command, type Envelope } from '@/model/commands';
+import { applyCommand, envelope, seenBy, stillStands, type Command, type Envelope } from '@/model/commands';
 import { refusedByBound } from '@/model/bounds';
 import { amendment, historyOf, stacks, withRow, type HistoryRow } from '@/model/history';
-import { changedLeaves } from '@/model/leaves';
 import { bicycleRecord, type Bicycle } from '@/model/record';
 import { summaryOf } from '@/model/summary';
 import type { Around } from './around';
@@ -141,9 +140,7 @@ function prepared(bicycle: Bicycle, bare: Envelope): { sent: Envelope; next: Bic
   if (!next || !bicycleRecord.safeParse(next).success) return { refused: CANNOT_BE_KEPT };
   const full = refusedByBound(bicycle, next);
   if (full) return { refused: full };
-  const seen = Object.fromEntries(
-    changedLeaves(bicycle, next).map(({ leaf }) => [leaf, own(bicycle.stamps, leaf) ?? '']),
-  );
+  const seen = seenBy(bicycle, next);
   // What stands so already is no change, and must not undo one that another tab is making.
   if (Object.keys(seen).length === 0 && bare.command.type !== 'settleConflict') return null;
   return { sent: { ...bare, seen }, next };

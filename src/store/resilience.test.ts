@@ -242,6 +242,45 @@ describe('before records are brought up to date', () => {
     expect(browser.storage.length).toBe(0);
   });
 
+  test('what version 8 saw of a hub has other names now; its change is done all the same', async () => {
+    const browser = memoryBrowser();
+    const old = JSON.parse(readFileSync('tests/fixtures/records-8.json', 'utf8')) as { bicycles: { id: string }[] };
+    const [{ id }] = old.bicycles as [{ id: string }];
+    for (const bicycle of old.bicycles) browser.database.records.set(bicycle.id, bicycle);
+    const left = (n: number, command: object, seen: object) =>
+      browser.storage.setItem(
+        `ergasto:test:journal:c${n}`,
+        JSON.stringify({ n, entry: { id: `c${n}`, bicycle: id, at: '2026-11-26T10:00:00.000Z', command, seen } }),
+      );
+    const place = 'hub.rear';
+    left(1, { type: 'countBalls', place, side: 'left', changes: { out: 9 } }, { 'trays/hub.rear/balls/left': '' });
+    left(2, { type: 'workStep', place, step: 'grease', done: true }, { 'trays/hub.rear/worked': '' });
+    left(3, { type: 'noteBearing', place, when: 'after', changes: { feel: 'smooth' } }, { 'trays/hub.rear/after': '' });
+    left(4, { type: 'markStep', place, step: 'photo', done: true, takes: ['axle'] }, { 'trays/hub.rear/order': '' });
+    left(
+      5,
+      {
+        type: 'amend',
+        direction: 'undo',
+        of: 'c2',
+        words: 'step done',
+        changes: [{ leaf: 'trays/hub.rear/worked', expect: ['grease'], value: [] }],
+      },
+      { 'trays/hub.rear/worked': '' },
+    );
+    const workshop = browser.tab(1);
+    await workshop.load();
+    await workshop.settled();
+    const { bearings, trays } = browser.database.records.get(id) as Bicycle;
+    expect(bearings.find((bearing) => bearing.place === place)).toMatchObject({
+      balls: { left: { out: 9 } },
+      doneSteps: [],
+      after: { feel: 'smooth' },
+    });
+    expect(trays.find((tray) => tray.place === place)).toMatchObject({ doneSteps: ['photo'], off: { axle: 1 } });
+    expect(browser.storage.length).toBe(0);
+  });
+
   test.each(frozen(/^export-(\d+)\.zip$/))('an export of version %i is read whole', async (version) => {
     const read = await unpack(new Blob([readFileSync(`tests/fixtures/export-${version}.zip`)]));
     expect(read.ok && read.parcel.file.bicycles.length).toBeGreaterThan(2);
