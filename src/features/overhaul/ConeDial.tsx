@@ -1,10 +1,20 @@
 'use client';
-import { arc } from 'd3-shape';
+import { path } from 'd3-path';
 
 const R = 88;
 const FULL_SCALE_DEG = 120;
 const RAD = Math.PI / 180;
 const FLAT = 'M-24 0L-12 -20.8H12L24 0L12 20.8H-12Z';
+
+/** A sector of a ring about the middle, by its angles from twelve o'clock. */
+function sector(from: number, to: number, inner: number, outer: number): string {
+  const [start, end] = [Math.min(from, to) * RAD - Math.PI / 2, Math.max(from, to) * RAD - Math.PI / 2];
+  const ring = path();
+  ring.arc(0, 0, outer, start, end);
+  ring.arc(0, 0, inner, end, start, true);
+  ring.closePath();
+  return ring.toString();
+}
 
 /**
  * A dial seen from the spanner's side: a spanner on its flats where the cone is thought to stand, a ghost where it stood at
@@ -36,14 +46,6 @@ export function ConeDial({
   const next = clamp(-toIdealDeg + turnDeg);
   const before = lastTurnDeg === null || lastTurnDeg === 0 ? null : clamp(-toIdealDeg - lastTurnDeg);
   const band = Math.min(FULL_SCALE_DEG, sdDeg);
-  const path = arc();
-  const sector = (from: number, to: number, inner: number, outer: number) =>
-    path({
-      innerRadius: inner,
-      outerRadius: outer,
-      startAngle: Math.min(from, to) * RAD,
-      endAngle: Math.max(from, to) * RAD,
-    }) ?? '';
   const turns = known && !done && turnDeg !== 0;
   const tip = { x: Math.sin(next * RAD) * (R + 2), y: -Math.cos(next * RAD) * (R + 2) };
   const words = known
