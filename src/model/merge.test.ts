@@ -1,9 +1,10 @@
 import fc from 'fast-check';
-import { applyCommand, type Command } from './commands';
+import { applyCommand, seenBy, type Command } from './commands';
 import { newBicycle } from './fresh';
 import { historyOf, stacks, withRow, amendment, type HistoryRow } from './history';
 import { changedLeaves, leavesOf, withLeaves } from './leaves';
 import { compareCopies, mergeBicycles, sameRecord } from './merge';
+import { orderOf } from './strip/trays';
 import { fromSchema } from '../../tests/fromSchema';
 import { overfull, refusedByBound } from './bounds';
 import { openBicycle } from './migrate/migrate';
@@ -152,6 +153,31 @@ describe('merging two copies of a bicycle', () => {
     });
   });
 
+  test('different steps of one overhaul ticked on phone and laptop both stand, without a question', () => {
+    const tick = (step: string): Command => ({ type: 'overhaulStep', place: 'hub.front', step, done: true });
+    const merged = mergeBicycles(changed('p', [tick('clean')]), changed('l', [tick('grease')], origin(), 3));
+    expect(merged.conflicts).toEqual([]);
+    expect([...merged.bearings[0]!.doneSteps].sort()).toEqual(['clean', 'grease']);
+  });
+
+  test('two who strip one hub lay down what each took off, in the order in which each did', () => {
+    const take = (step: string, ...takes: string[]): Command => ({
+      type: 'markStep',
+      place: 'hub.front',
+      step,
+      done: true,
+      takes,
+    });
+    const merged = mergeBicycles(
+      changed('p', [take('left', 'locknut.left', 'washer.left'), take('cone', 'cone.left')]),
+      changed('l', [take('skewer', 'skewer')], origin(), 3),
+    );
+    expect(merged.conflicts).toEqual([]);
+    const order = orderOf(merged.trays[0]!);
+    expect([...order].sort()).toEqual(['cone.left', 'locknut.left', 'skewer', 'washer.left']);
+    expect(order.filter((part) => part !== 'skewer')).toEqual(['locknut.left', 'washer.left', 'cone.left']);
+  });
+
   test('a copy from before is older, one carried on is newer, an unknown one is new', () => {
     const before = origin();
     const after = changed('a', [{ type: 'setBrief', brief: 'donor' }]);
@@ -225,6 +251,32 @@ describe('whatever is merged can be opened again', () => {
   });
 });
 
+describe('two tabs', () => {
+  const sent = (id: string, step: Command, from: Bicycle) => {
+    const bare = { id, bicycle: 'b1', at: at(5), command: step };
+    return { ...bare, seen: seenBy(from, applyCommand(from, bare)) };
+  };
+  test('what stood so already where it was said does not undo what the other tab has just put down', () => {
+    const begin = origin();
+    const other = applyCommand(begin, sent('a', { type: 'describeKind', changes: { brakes: 'disc' } }, begin));
+    const both: Command = { type: 'describeKind', changes: { brakes: 'caliper', bars: 'flat' } };
+    expect(applyCommand(other, sent('b', both, begin))).toMatchObject({
+      kind: { brakes: 'disc', bars: 'flat' },
+      conflicts: [],
+    });
+  });
+  test('the first word on a bearing in each of two tabs: both stand, and nothing is asked of the rest', () => {
+    const begin = origin();
+    const seen: Command = { type: 'seeInside', place: 'hub.front', changes: { cup: 'pitted' } };
+    const counted: Command = { type: 'countBalls', place: 'hub.front', side: 'left', changes: { out: 9 } };
+    const after = applyCommand(applyCommand(begin, sent('a', seen, begin)), sent('b', counted, begin));
+    expect(after).toMatchObject({
+      bearings: [{ seen: { cup: 'pitted' }, balls: { left: { out: 9 } } }],
+      conflicts: [],
+    });
+  });
+});
+
 describe('stamps', () => {
   test('those of another form are brought to ours, and what names no moment is refused', () => {
     const stored = (stamp: string) => ({ ...origin(), stamps: { name: stamp } });
@@ -260,6 +312,9 @@ describe('taking back', () => {
       { type: 'recordPurchase', paid: 9000, at: AT },
       { type: 'setSale', changes: { price: 15000 } },
       { type: 'archive', at: AT },
+      { type: 'answerDoor', line: 'stem', answer: 'bad' },
+      { type: 'sizeBolt', bolt: 'stem', place: 'stem', size: 'M8' },
+      { type: 'markStep', place: 'hub.front', step: 'cone', done: true, takes: ['cone.left'] },
       { type: 'describeKind', changes: { bottomBracket: 'english' } },
       { type: 'measureBearing', place: 'hub.front', changes: { overBallsMm: 30 } },
       { type: 'setSoil', place: 'hub.front', part: 'cone.left', soil: 'rust' },
