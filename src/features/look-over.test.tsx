@@ -33,6 +33,7 @@ describe('the look-over by keys', () => {
     await userEvent.keyboard('f');
     expect(latest(record, 'bars')).toEqual({ outcome: 'sound' });
     expect(latest(record, 'bar-ends')).toEqual({ outcome: 'plugged' });
+    expect(record().observations.at(-1)).toMatchObject({ stage: 'look-over', by: 'The mechanic' });
     await waitFor(() => expect(place('Stem')).toHaveAttribute('aria-expanded', 'true'));
   });
 

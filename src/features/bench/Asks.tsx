@@ -107,7 +107,7 @@ export function Asks({
     const latest = latestObservations(bicycle).get(step.id);
     const seen = latest?.evidence ?? {};
     const clean = nothingFound(check);
-    const note = (changes: Evidence) => send(observe(bicycle, check, changes));
+    const note = (changes: Evidence) => send(observe(bicycle, check, changes, name));
     return (
       <Box sx={{ display: 'grid', gap: 2 }}>
         <EvidenceFields check={check} kind={bicycle.kind} seen={seen} errors={finding?.errors ?? []} note={note} />

@@ -14,6 +14,7 @@ import { StateMark } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';
 import { Notes } from '../notes/Notes';
 import { StepPhotos } from '../photos/StepPhotos';
+import { useHand } from '../workshop/useHand';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { EvidenceFields } from './EvidenceFields';
 import { observe } from './observe';
@@ -70,6 +71,7 @@ function CheckBlock({
   alone,
 }: StageProps & { check: Check; finding: Finding; isCurrent: boolean; onCurrent(): void; alone: boolean }) {
   const latest = latestObservations(bicycle).get(check.id);
+  const { name: by } = useHand();
   return (
     <Box
       role="group"
@@ -96,7 +98,7 @@ function CheckBlock({
         kind={bicycle.kind}
         seen={latest?.evidence ?? {}}
         errors={finding.errors}
-        note={(changes) => send(observe(bicycle, check, changes))}
+        note={(changes) => send(observe(bicycle, check, changes, by))}
       />
       <Found
         finding={finding}
@@ -203,6 +205,7 @@ export function PlaceChecks({
   const current = at.checks.find((check) => check.id === chosen) ?? openCheck;
   const alone = at.checks.length === 1;
   const { letterKeys } = useSettings();
+  const { name: by } = useHand();
   const asksReading = at.checks.some((check) => !check.byEye && check.kind !== 'lever-hand');
 
   useEffect(() => {
@@ -215,7 +218,7 @@ export function PlaceChecks({
   const foundNothing = () => {
     for (const check of at.checks) {
       const clean = nothingFound(check);
-      if (clean && (isOpen(check) || findings.get(check.id)?.again)) send(observe(bicycle, check, clean));
+      if (clean && (isOpen(check) || findings.get(check.id)?.again)) send(observe(bicycle, check, clean, by));
     }
     const asked = at.checks.find((check) => !nothingFound(check) && isOpen(check));
     if (asked) {
@@ -225,7 +228,7 @@ export function PlaceChecks({
   };
   const mark = (state: HandState) => {
     if (state === 'fine') return foundNothing();
-    send(observe(bicycle, current, { outcome: undefined, ...handEvidence(current, state, bicycle.kind) }));
+    send(observe(bicycle, current, { outcome: undefined, ...handEvidence(current, state, bicycle.kind) }, by));
     const left = at.checks.filter((check) => check.id !== current.id && isOpen(check));
     setChosen(left[0]?.id ?? current.id);
   };

@@ -7,9 +7,9 @@ import { newId } from '@/store/browser';
 
 /**
  * The command that puts evidence down for a check. While the bicycle is as far as when it was last seen, changes are laid
- * over what was seen; once it is further, what is seen now stands for itself.
+ * over what was seen; once it is further, what is seen now stands for itself. `by` is whoever looks.
  */
-export function observe(bicycle: Bicycle, check: Check, changes: Evidence): Command {
+export function observe(bicycle: Bicycle, check: Check, changes: Evidence, by: string): Command {
   const latest = latestObservations(bicycle).get(check.id);
   const goesOn = latest?.seenAs === bicycle.seenAs;
   return {
@@ -22,6 +22,8 @@ export function observe(bicycle: Bicycle, check: Check, changes: Evidence): Comm
       note: goesOn ? latest.note : '',
       seenAs: bicycle.seenAs,
       withdrawn: false,
+      stage: 'look-over',
+      ...(by && { by }),
     },
   };
 }
