@@ -4,6 +4,7 @@ import {
   findLeaf,
   holderOf,
   keyOf,
+  NO_FIELD,
   parentOf,
   usualIn,
   visit,
@@ -52,8 +53,7 @@ function holderIn(tree: Tree, record: Any, { path, row }: Found, isThere: boolea
 export function putLeaves(tree: Tree, record: object, values: Iterable<readonly [LeafKey, unknown]>): void {
   for (const [key, value] of values) {
     const found = findLeaf(tree, key);
-    // No row of a record is called that: parsing drops it, and writing it would change what the object is.
-    if (!found || found.path.at(-1) === '__proto__') continue;
+    if (!found || (found.node.kind === 'value' && found.path.at(-1) === NO_FIELD)) continue;
     const isThere = value !== undefined && value !== null;
     const holder = holderIn(tree, record as Any, found, isThere);
     if (holder === undefined) continue;

@@ -9,6 +9,9 @@ export interface Row {
   id: string;
 }
 
+/** No field of a record is called that: parsing drops it, and writing it would change what the object is. */
+export const NO_FIELD = '__proto__';
+
 /** A schema's leaves as a tree. */
 export type Node =
   | { kind: 'value'; leaf: Leaf; nullable: boolean }
@@ -97,7 +100,9 @@ export function visit(
         if (Object.hasOwn(value as Any, name)) visit(child, (value as Any)[name], [...path, name], tell);
       return;
     case 'map':
-      return Object.entries(value as Any).forEach(([name, each]) => visit(node.each, each, [...path, name], tell));
+      for (const [name, each] of Object.entries(value as Any))
+        if (name !== NO_FIELD) visit(node.each, each, [...path, name], tell);
+      return;
     case 'list':
       for (const row of value as Any[])
         for (const [name, child] of node.of)

@@ -178,6 +178,15 @@ describe('merging two copies of a bicycle', () => {
     expect(order.filter((part) => part !== 'skewer')).toEqual(['locknut.left', 'washer.left', 'cone.left']);
   });
 
+  test('a row may bear any name, and none is lost by it', () => {
+    const note = (id: string): Command => ({
+      type: 'addNote',
+      note: { id, place: null, text: id, sound: null, at: AT, withdrawn: false },
+    });
+    const merged = mergeBicycles(changed('p', [note('__proto__')]), changed('l', [note('constructor')], origin(), 3));
+    expect(merged.notes.map(({ id }) => id).sort()).toEqual(['__proto__', 'constructor']);
+  });
+
   test('a copy from before is older, one carried on is newer, an unknown one is new', () => {
     const before = origin();
     const after = changed('a', [{ type: 'setBrief', brief: 'donor' }]);
