@@ -1,6 +1,8 @@
 import { ThemeProvider } from '@mui/material/styles';
 import { act, render } from '@testing-library/react';
 import type { ComponentType } from 'react';
+import { SUBJECTS } from '@/features/subjects';
+import { DeclaredContext } from '@/features/workshop/declared';
 import { WorkshopContext, useWorkshop, useWorkshopState, type StageProps } from '@/features/workshop/WorkshopProvider';
 import type { Command } from '@/model/commands';
 import { newBicycle } from '@/model/fresh';
@@ -34,13 +36,17 @@ export async function drawStage(
   await workshop.open('b1');
   for (const command of commands) workshop.send('b1', command);
   await workshop.settled();
-  render(
+  const drawn = (
     <ThemeProvider theme={theme}>
-      <WorkshopContext value={{ name: 'own', workshop }}>
-        <Held Stage={Stage} />
-      </WorkshopContext>
-    </ThemeProvider>,
+      <DeclaredContext value={SUBJECTS}>
+        <WorkshopContext value={{ name: 'own', workshop }}>
+          <Held Stage={Stage} />
+        </WorkshopContext>
+      </DeclaredContext>
+    </ThemeProvider>
   );
+  // What suspends is drawn only where the drawing itself is waited for.
+  await act(async () => Promise.resolve(render(drawn)));
   await act(() => workshop.settled());
   return { record: () => workshop.store.getState().bicycles.b1!, workshop };
 }

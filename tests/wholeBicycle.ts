@@ -1,5 +1,6 @@
 import { reckon } from '@/core/reckon';
-import { checksFor, nothingFound, type Check } from '@/core/inspect/checks';
+import { nothingFound, type Check } from '@/core/inspect/check';
+import { checksFor } from '@/core/inspect/checks';
 import type { Evidence } from '@/core/inspect/evidence';
 import type { LookOver } from '@/core/inspect/lookOver';
 import type { OpenComplaints } from '@/core/inspect/openComplaints';
@@ -99,6 +100,7 @@ export function reckonedOf(bicycle: Bicycle, today: string): Reckoned {
     bolts: boltsOf(bicycle.kind),
     complaints: asked<OpenComplaints>('inspect.openComplaints', complaintsInput(bicycle)).open,
     jobs: asked<{ jobs: ProposedJob[] }>('decide.jobs', jobsInput(bicycle, lookOver.findings)).jobs,
+    proofs: proofsFor(bicycle.kind),
   };
 }
 

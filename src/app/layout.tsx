@@ -2,8 +2,6 @@ import '@fontsource-variable/archivo/wdth.css';
 import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
 import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
-import { Shell } from '@/features/shell/Shell';
-import { WorkshopProvider } from '@/features/workshop/WorkshopProvider';
 import { Providers } from './providers';
 
 export const metadata: Metadata = {
@@ -22,11 +20,7 @@ export default function Layout({ children }: { children: ReactNode }) {
     <html lang="en-GB" suppressHydrationWarning>
       <body>
         <InitColorSchemeScript attribute="data" />
-        <Providers>
-          <WorkshopProvider>
-            <Shell>{children}</Shell>
-          </WorkshopProvider>
-        </Providers>
+        <Providers>{children}</Providers>
       </body>
     </html>
   );

@@ -1,4 +1,4 @@
-import { WayBack } from '@/features/bike/WayBack';
+import { WayBack } from '@/features/top-bar/WayBack';
 
 export default function NotFound() {
   return (

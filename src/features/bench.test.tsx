@@ -9,6 +9,8 @@ import { memoryBrowser } from '../../tests/memoryBrowser';
 import { drawStage } from '../../tests/stage';
 import { BenchPage } from './bench/BenchPage';
 import { PlaceCard } from './bike/PlaceCard';
+import { SUBJECTS } from './subjects';
+import { DeclaredContext } from './workshop/declared';
 import { WorkshopContext, type StageProps } from './workshop/WorkshopProvider';
 
 const push = jest.fn();
@@ -28,14 +30,21 @@ async function bench(query: string, commands: Command[] = []) {
   await workshop.load(() => ({ bicycles: [newBicycle('b1', AT, 'Green tourer')], settings: USUAL_SETTINGS }));
   await workshop.open('b1');
   for (const command of commands) workshop.send('b1', command);
-  const { unmount } = render(
+  // A task's steps come when it is opened; here they are there before, so that no test waits for a compiler.
+  await Promise.all(SUBJECTS.flatMap(({ bench: tasks }) => Object.values(tasks ?? {}).map((load) => load())));
+  const drawn = (
     <ThemeProvider theme={theme}>
-      <WorkshopContext value={{ name: 'own', workshop }}>
-        <BenchPage />
-      </WorkshopContext>
-    </ThemeProvider>,
+      <DeclaredContext value={SUBJECTS}>
+        <WorkshopContext value={{ name: 'own', workshop }}>
+          <BenchPage />
+        </WorkshopContext>
+      </DeclaredContext>
+    </ThemeProvider>
   );
+  // What suspends is drawn only where the drawing itself is waited for.
+  const { unmount } = await act(async () => Promise.resolve(render(drawn)));
   await act(() => workshop.settled());
+  await screen.findByRole('heading', { level: 1 });
   return { workshop, unmount, record: () => workshop.store.getState().bicycles.b1! };
 }
 
@@ -119,7 +128,7 @@ describe('bench mode', () => {
 describe('a place', () => {
   const Card = (place: string) =>
     function Place(props: StageProps) {
-      return <PlaceCard {...props} place={place} findings={[]} noting={false} onClose={() => undefined} />;
+      return <PlaceCard {...props} place={place} lookOver={null} noting={false} onClose={() => undefined} />;
     };
   test('the left pedal says that its thread is left-handed, which way it turns, and how it is built', async () => {
     await drawStage(Card('pedal.left'));

@@ -1,8 +1,8 @@
 import { act, fireEvent, screen } from '@testing-library/react';
 import type { Stage } from '@/model/stages';
 import { drawStage } from '../../tests/stage';
-import { useBenchClock } from './bike/useBenchClock';
-import { WorkClock } from './bike/WorkClock';
+import { useBenchClock } from './clock/useBenchClock';
+import { WorkClock } from './clock/WorkClock';
 import type { StageProps } from './workshop/WorkshopProvider';
 
 const START = new Date('2026-11-25T19:00:00.000Z');

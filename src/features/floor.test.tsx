@@ -9,6 +9,8 @@ import { memoryBrowser } from '../../tests/memoryBrowser';
 import { Floor } from './floor/Floor';
 import { Offline } from './shell/Offline';
 import { Reminders } from './shell/Reminders';
+import { SUBJECTS } from './subjects';
+import { DeclaredContext } from './workshop/declared';
 import { WorkshopContext } from './workshop/WorkshopProvider';
 
 jest.mock('next/navigation', () => ({
@@ -34,7 +36,7 @@ jest.mock('@/worker/client', () => ({
                   ready: false,
                   missing: [{ kind: 'unsafe', id: 'cranks', words: 'Cranks', blocks: true, stage: 'look-over' }],
                 }
-              : { appraisal: { ceiling: 8000 }, bolts: [], open: [], jobs: [] },
+              : { appraisal: { ceiling: 8000 }, bolts: [], open: [], jobs: [], proofs: [] },
       }),
   }),
 }));
@@ -47,10 +49,12 @@ async function floor(bicycles: Bicycle[], name: 'own' | 'demo' = 'own') {
   await workshop.load(() => ({ bicycles, settings: USUAL_SETTINGS }));
   render(
     <ThemeProvider theme={theme}>
-      <WorkshopContext value={{ name, workshop }}>
-        <Reminders />
-        <Floor />
-      </WorkshopContext>
+      <DeclaredContext value={SUBJECTS}>
+        <WorkshopContext value={{ name, workshop }}>
+          <Reminders />
+          <Floor />
+        </WorkshopContext>
+      </DeclaredContext>
     </ThemeProvider>,
   );
   await act(() => workshop.settled());

@@ -3,7 +3,7 @@ import { userEvent } from '../../tests/user';
 import { useState } from 'react';
 import { drawStage } from '../../tests/stage';
 import type { Command } from '@/model/commands';
-import { useFindings } from './bike/useFindings';
+import { useFindings } from './workshop/useFindings';
 import { Decide } from './decide/Decide';
 import { LookOverStage } from './look-over/LookOverStage';
 import type { StageProps } from './workshop/WorkshopProvider';
@@ -16,7 +16,7 @@ jest.mock('@/worker/client', () =>
 function Look(props: StageProps) {
   const lookOver = useFindings(props.bicycle);
   const [open, setOpen] = useState<string | null>(null);
-  return <LookOverStage {...props} lookOver={lookOver} open={open} onOpen={setOpen} noting={false} />;
+  return <LookOverStage {...props} lookOver={lookOver} place={open} onPlace={setOpen} noting={false} />;
 }
 const place = (name: string) =>
   screen.getByRole('button', {

@@ -9,7 +9,7 @@ import { theme } from '@/ui/theme';
 import { memoryBrowser } from '../../tests/memoryBrowser';
 import { drawStage } from '../../tests/stage';
 import { Conflicts } from './bike/Conflicts';
-import { UndoButtons } from './bike/UndoButtons';
+import { UndoButtons } from './top-bar/UndoButtons';
 import { Deliveries } from './decide/Deliveries';
 import { Notes } from './notes/Notes';
 import { LooseEnds } from './rebuild/LooseEnds';

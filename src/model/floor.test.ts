@@ -1,8 +1,5 @@
 import { applyCommand, type Command, wordsFor } from './commands';
 import { newBicycle } from './fresh';
-import { newBearing } from './bearings/fresh';
-import { newTray } from './strip/fresh';
-import { overlayFor } from './overlay';
 import type { Bicycle } from './record';
 import { floorRows, summaryOf, type FloorOrder, rowNext } from './summary';
 
@@ -65,47 +62,6 @@ describe('the floor', () => {
     expect(summaryOf(bike('b', 'B'), row).drawn).toEqual(drawn);
     expect(summaryOf({ ...bike('b', 'B'), revision: 1 }, row).drawn).toBeNull();
   });
-});
-
-describe('what the drawing carries', () => {
-  const findings = [
-    { place: 'chain', state: 'watch' as const },
-    { place: 'chain', state: 'replace' as const },
-    { place: 'crank.left', state: 'unsafe' as const },
-    { place: 'hub.rear', state: 'service' as const },
-  ];
-  const tray = { ...newTray('hub.front'), off: { 'locknut.left': 1, 'cone.left': 2 }, backIn: ['cone.left'] };
-  const at = (stage: Parameters<typeof overlayFor>[0], changes: Partial<Bicycle> = {}, signed: string[] = []) =>
-    Object.fromEntries(
-      overlayFor(stage, bike('b', 'B', changes), findings, BOLTS, signed).map(({ place, sign, words }) => [
-        place,
-        words ?? sign,
-      ]),
-    );
-  const BOLTS = [
-    { id: 'a', place: 'stem' },
-    { id: 'b', place: 'stem' },
-    { id: 'c', place: 'saddle' },
-  ];
-  test('the gravest finding of a place counts', () => expect(at('look-over')).toMatchObject({ chain: 'replace' }));
-  test('an unsafe finding is shown at every stage', () => {
-    for (const stage of ['buy', 'strip', 'clean', 'overhaul', 'rebuild', 'hand-over'] as const)
-      expect(at(stage)['crank.left']).toBe('unsafe');
-  });
-  test('what is off lies in its tray, what soaks is in the bath, what is apart is open, what is noted after is done', () => {
-    expect(at('strip', { trays: [tray] })['hub.front']).toBe('one part in its tray');
-    expect(at('clean', { trays: [tray], timers: soak(60) })['hub.front']).toBe('in the bath: Bolts');
-    expect(at('overhaul', { trays: [tray] })).toMatchObject({
-      'hub.front': 'one part in its tray',
-      'hub.rear': 'service',
-    });
-    const after = { feel: 'smooth' as const, play: 'none' as const, spinS: null };
-    expect(at('overhaul', { trays: [tray], bearings: [{ ...newBearing('hub.front'), after }] })['hub.front']).toBe(
-      'bearing-done',
-    );
-  });
-  test('bolts of a place are counted together', () =>
-    expect(at('rebuild', {}, ['a', 'c'])).toMatchObject({ stem: '1 of 2 signed', saddle: '1 of 1 signed' }));
 });
 
 describe('what a change is called', () => {

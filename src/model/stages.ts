@@ -10,3 +10,8 @@ export const STAGES = [
   'hand-over',
 ] as const;
 export type Stage = (typeof STAGES)[number];
+
+/** The stage that an address names, or the first. */
+export function stageFrom(text: string | null): Stage {
+  return STAGES.find((stage) => stage === text) ?? 'buy';
+}

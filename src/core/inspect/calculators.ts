@@ -1,4 +1,5 @@
 import { inspectChainWear } from './chainWear';
+import { inspectChecks } from './checks';
 import { inspectCrankPlay } from './crankPlay';
 import { inspectDiagnose } from './diagnose';
 import { inspectDisc } from './disc';
@@ -29,4 +30,5 @@ export const calculators = [
   inspectRemedy,
   inspectOpenComplaints,
   inspectLookOver,
+  inspectChecks,
 ] as const;

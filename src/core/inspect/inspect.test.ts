@@ -1,12 +1,13 @@
 import fc from 'fast-check';
 import { answer } from '../calculator';
-import { checks } from './checks';
+import { checks, checksFor } from './checks';
 import { miscount } from './chainPitch';
 import { inspectChainWear, type ChainWear, type ChainWearInput } from './chainWear';
 import { inspectCrankPlay } from './crankPlay';
 import { inspectDisc, type Disc, type DiscInput } from './disc';
 import { bicycleKind } from '../bicycle';
-import { checkById, checkPlaces, nothingFound } from './checks';
+import { checkPlaces, nothingFound } from './check';
+import { checkById } from './checks';
 import { kindFor } from '../../../tests/kindFor';
 import { inspectLookOver } from './lookOver';
 import { inspectWearLimit } from './wearLimit';
@@ -183,11 +184,11 @@ describe('the look-over of a bicycle', () => {
 
   test('the quick set is fifteen places, whatever the brakes', () => {
     for (const brakes of ['caliper', 'disc', 'cantilever'] as const)
-      expect(checkPlaces(bicycleKind.parse({ brakes }), 'quick')).toHaveLength(15);
+      expect(checkPlaces(checksFor(bicycleKind.parse({ brakes })), 'quick')).toHaveLength(15);
   });
 
   test('the ground comes before the stand', () => {
-    const phases = checkPlaces(bicycleKind.parse({})).map((at) => at.phase);
+    const phases = checkPlaces(checksFor(bicycleKind.parse({}))).map((at) => at.phase);
     expect(phases).toEqual([...phases].sort());
     expect(new Set(phases).size).toBe(2);
   });

@@ -8,7 +8,7 @@ import { stateOf } from '../vocabulary/verdicts';
 import { stateLabel, type StateId } from '../vocabulary/vocabulary';
 import { row, type WorkingRow } from '../verdict';
 import { inspectChainWear } from './chainWear';
-import { padLimit, RIM_HOLLOW, type Check } from './checks';
+import { padLimit, RIM_HOLLOW, type Check } from './check';
 import type { Evidence } from './evidence';
 import { inspectCrankPlay } from './crankPlay';
 import { inspectDisc } from './disc';

@@ -1,5 +1,5 @@
 import { isRimBraked, SPEEDS_OF_CHAIN, type BicycleKind } from '../bicycle';
-import type { Check } from './checks';
+import type { Check } from './check';
 import type { Evidence } from './evidence';
 import { gaugeRadiusMm } from './gaugeRadius';
 

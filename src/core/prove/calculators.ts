@@ -1,4 +1,5 @@
+import { proveProofs } from './proofs';
 import { proveReady } from './ready';
 
 /** The calculators of this subject. */
-export const calculators = [proveReady] as const;
+export const calculators = [proveReady, proveProofs] as const;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { appliesTo, type BicycleKind } from '../bicycle';
+import { appliesTo, bicycleKind, type BicycleKind } from '../bicycle';
+import { defineCalculator } from '../calculator';
 import { parseTable } from '../table';
 import json from './proofs.json';
 
@@ -29,3 +30,16 @@ export const proofs: Proof[] = parseTable(proofRow, json);
 export function proofsFor(kind: BicycleKind): Proof[] {
   return proofs.filter((proof) => appliesTo(kind, proof.applies));
 }
+
+/**
+ * The proofs of a bicycle, each with how it is made and what it leans on.
+ *
+ * Errors: an unknown kind. Source: the table of proofs. Example: one without gears is not asked whether it shifts well.
+ */
+export const proveProofs = defineCalculator({
+  id: 'prove.proofs',
+  title: 'The proofs of this bicycle',
+  example: { kind: { gears: 'single' } },
+  input: z.strictObject({ kind: bicycleKind.prefault({}) }),
+  run: ({ kind }): { proofs: Proof[] } => ({ proofs: proofsFor(kind) }),
+});

@@ -1,6 +1,6 @@
 'use client';
 import Box from '@mui/material/Box';
-import type { BenchStep } from './steps';
+import type { BenchStep } from '../workshop/declared';
 
 /** How far the job is, a mark a step. */
 export function Progress({ steps, at, onGo }: { steps: BenchStep[]; at: number; onGo(index: number): void }) {

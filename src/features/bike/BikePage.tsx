@@ -3,156 +3,183 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
-import { useCallback, useEffect, useState, type ComponentType } from 'react';
-import { bearingAt, isBearing, placeLabel } from '@/core/vocabulary/vocabulary';
-import { checkPlaces } from '@/core/inspect/checks';
+import { Suspense, useCallback, useEffect, useState, type ReactNode } from 'react';
 import type { Command } from '@/model/commands';
 import type { Bicycle } from '@/model/record';
-import { STAGES, type Stage } from '@/model/stages';
-import { runningTimers } from '@/model/clean/timers';
-import { latestObservations } from '@/model/inspect/latest';
-import { partsOff } from '@/model/strip/trays';
+import { stageFrom, type Stage } from '@/model/stages';
 import { DrawingLegend } from '@/ui/drawing/DrawingLegend';
-import { money } from '@/ui/format';
 import { useKeys } from '@/ui/keys/useKeys';
-import { Buy } from '../buy/Buy';
-import { sellerStandsBy, useBuyPart } from '../buy/useBuyPart';
-import { Clean } from '../clean/Clean';
-import { Decide } from '../decide/Decide';
-import { HandOver } from '../hand-over/HandOver';
-import { LookOverStage } from '../look-over/LookOverStage';
-import { Overhaul } from '../overhaul/Overhaul';
-import { Prove } from '../prove/Prove';
-import { Rebuild } from '../rebuild/Rebuild';
-import { Strip } from '../strip/Strip';
-import { useTrayPlace } from '../strip/useTrayPlace';
+import { WorkClock } from '../clock/WorkClock';
+import { useBenchClock } from '../clock/useBenchClock';
+import { TopBar } from '../top-bar/TopBar';
+import { UndoButtons } from '../top-bar/UndoButtons';
+import { WayBack } from '../top-bar/WayBack';
+import { benchHref } from '../workshop/benchHref';
+import { useStages, type DeclaredStage, type Known } from '../workshop/declared';
+import { goToStage } from '../workshop/stageLink';
+import { useFindings } from '../workshop/useFindings';
+import { useIsPhone } from '../workshop/useIsPhone';
 import { useOpenBicycle } from '../workshop/useOpenBicycle';
-import { useSettings, useWorkshop, type StageProps } from '../workshop/WorkshopProvider';
-import { benchHref } from './bench';
+import { usePlaceAt } from '../workshop/usePlaceAt';
+import { useTaught } from '../workshop/useTaught';
+import { useToday } from '../workshop/useToday';
+import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
 import { Conflicts } from './Conflicts';
 import { PlaceCard } from './PlaceCard';
 import { Sheet } from './Sheet';
-import { goToStage } from './stageLink';
-import { stageFrom } from './stages';
 import { StageStrip } from './StageStrip';
 import { TitleBlock } from './TitleBlock';
-import { TopBar } from './TopBar';
-import { UndoButtons } from './UndoButtons';
-import { useBenchClock } from './useBenchClock';
-import { useFindings } from './useFindings';
-import { useOverlay } from './useOverlay';
-import { WayBack } from './WayBack';
-import { WorkClock } from './WorkClock';
+import { useSigns } from './useSigns';
 
-const PLAIN_STAGES: Record<Exclude<Stage, 'look-over'>, ComponentType<StageProps>> = {
-  buy: Buy,
-  decide: Decide,
-  strip: Strip,
-  clean: Clean,
-  overhaul: Overhaul,
-  rebuild: Rebuild,
-  prove: Prove,
-  'hand-over': HandOver,
-};
-
-/** Stages at the stand, where the drawing leads and the bench is at hand. */
-const AT_THE_STAND: readonly Stage[] = ['look-over', 'strip', 'clean', 'overhaul', 'rebuild', 'prove'];
-
-function stageNotes(bicycle: Bicycle, currency: string): Partial<Record<Stage, string>> {
-  const kept = bicycle.jobs.filter((row) => row.decision === 'keep');
-  const places = checkPlaces(bicycle.kind);
-  const seen = latestObservations(bicycle);
-  const looked = places.filter((at) => at.checks.some((check) => seen.has(check.id))).length;
-  const running = runningTimers(bicycle).length;
-  const bearingsDone = bicycle.bearings.filter(({ after }) => after).length;
-  const setting = bicycle.bearings.find(({ after, trials }) => !after && trials.length > 0);
-  const off = bicycle.trays.reduce((sum, tray) => sum + partsOff(tray).length, 0);
+/**
+ * The place at hand: one that the stage itself has open, or one whose card lies over it. A note is written where the stage
+ * takes notes, else on the card.
+ */
+function usePlaceAtHand(stage: DeclaredStage, known: Known) {
+  const [inStage, openInStage] = usePlaceAt();
+  const [onCard, setOnCard] = useState<string | null>(null);
+  const [noting, setNoting] = useState(false);
+  const opens = stage.opens;
+  const leadsHere = (place: string) => (opens ? opens(place, known) : null);
   return {
-    buy: bicycle.purchase
-      ? `paid ${money(bicycle.purchase.paid, currency, true)}`
-      : bicycle.appraisal.asking
-        ? `asked ${money(bicycle.appraisal.asking, currency, true)}`
-        : '',
-    'look-over': `${looked} of ${places.length} places`,
-    decide: kept.length ? `${kept.length} jobs kept` : '',
-    strip: off ? `${off === 1 ? 'one part' : `${off} parts`} in trays` : '',
-    clean: running ? `${running} running` : '',
-    overhaul: setting
-      ? `${placeLabel(setting.place).toLowerCase()}: ${setting.trials.length === 1 ? 'one trial' : `${setting.trials.length} trials`}`
-      : bearingsDone
-        ? `${bearingsDone === 1 ? 'one bearing' : `${bearingsDone} bearings`} done`
-        : '',
-    rebuild: bicycle.signatures.length ? boltsTouched(bicycle) : '',
-    prove: bicycle.proofs.length ? `${new Set(bicycle.proofs.map((row) => row.proof)).size} tried` : '',
-    'hand-over': bicycle.sale.price !== null ? `sold ${money(bicycle.sale.price, currency, true)}` : '',
+    inStage,
+    onCard,
+    noting,
+    /** What is marked on the drawing. */
+    current: onCard ?? (opens ? inStage : null),
+    openInStage(place: string | null) {
+      setNoting(false);
+      openInStage(place);
+    },
+    open(place: string) {
+      setNoting(false);
+      const here = leadsHere(place);
+      setOnCard(here === null ? place : null);
+      if (here !== null) openInStage(here);
+    },
+    note() {
+      if (!stage.notesItself || !inStage) setOnCard(onCard ?? (opens ? inStage : null) ?? 'frame');
+      setNoting(true);
+    },
+    closeCard: () => setOnCard(null),
   };
 }
+type AtHand = ReturnType<typeof usePlaceAtHand>;
 
-function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
+/** The name, the way back, and what can be undone. */
+function Heading({ bicycle }: { bicycle: Bicycle }) {
+  return (
+    <TopBar end={<UndoButtons bicycleId={bicycle.id} />}>
+      <Box
+        component="h1"
+        sx={{
+          m: 0,
+          fontSize: '1.1rem',
+          fontWeight: 640,
+          overflow: 'hidden',
+          textOverflow: 'ellipsis',
+          whiteSpace: 'nowrap',
+        }}
+      >
+        {bicycle.name}
+      </Box>
+    </TopBar>
+  );
+}
+
+/** The stage beside the sheet, under what must be chosen and the place that is told of. */
+function StagePane({
+  bicycle,
+  send,
+  stage,
+  known,
+  atHand,
+  href,
+  children,
+}: {
+  bicycle: Bicycle;
+  send(command: Command): void;
+  stage: DeclaredStage;
+  known: Known;
+  atHand: AtHand;
+  /** The bench of this stage. */
+  href: string;
+  children: ReactNode;
+}) {
+  const { View } = stage.view;
+  const at = { bicycle, send, lookOver: known.lookOver, noting: atHand.noting };
+  return (
+    <Box
+      component="main"
+      sx={{
+        minWidth: 0,
+        px: { xs: 2, md: 4 },
+        pt: { xs: 2, md: 3 },
+        pb: { xs: 14, md: 8 },
+        overflow: { md: 'auto' },
+        '& > *': { maxWidth: 800 },
+        '@media print': { overflow: 'visible', p: 0 },
+      }}
+    >
+      <Conflicts bicycle={bicycle} send={send} />
+      {atHand.onCard && <PlaceCard key={atHand.onCard} {...at} place={atHand.onCard} onClose={atHand.closeCard} />}
+      {stage.bench.offered === 'by the sheet' && (
+        <Box className="no-print" sx={{ display: 'flex', justifyContent: 'flex-end', mt: { xs: 0, md: -1 }, mb: 1 }}>
+          <Button component={Link} prefetch={false} href={href} size="small" variant="outlined">
+            {bicycle.bench ? 'Back to the bench' : 'Bench mode'}
+          </Button>
+        </Box>
+      )}
+      <Suspense fallback={<p role="status">Opening…</p>}>
+        <View key={stage.id} {...at} place={atHand.inStage} onPlace={atHand.openInStage} />
+      </Suspense>
+      {children}
+    </Box>
+  );
+}
+
+/** Fetches the views of the other stages while nobody waits, so that each is there when it is opened. */
+function useFetchedStages(stages: DeclaredStage[]): void {
+  useEffect(() => {
+    const soon = setTimeout(() => stages.forEach(({ view }) => view.fetch()), 2500);
+    return () => clearTimeout(soon);
+  }, []); // oxlint-disable-line react/exhaustive-deps -- once a page; the stages never change
+}
+
+function OpenBicycle({ bicycle, at }: { bicycle: Bicycle; at: Stage }) {
   const workshop = useWorkshop();
   const router = useRouter();
-  const { currency, letterKeys } = useSettings();
-  const lookOver = useFindings(bicycle);
-  const findings = lookOver?.findings ?? [];
-  const [looking, setLooking] = useState<string | null>(null);
-  const [place, setPlace] = useState<string | null>(null);
-  const [noting, setNoting] = useState(false);
+  const settings = useSettings();
+  const address = useSearchParams();
+  const isPhone = useIsPhone();
+  const stages = useStages();
+  const stage = stages.find(({ id }) => id === at)!;
+  const known: Known = { settings, lookOver: useFindings(bicycle) };
+  const atHand = usePlaceAtHand(stage, known);
   const send = useCallback((command: Command) => workshop.send(bicycle.id, command), [workshop, bicycle.id]);
-  const signs = useOverlay(bicycle, stage, findings);
-  const [trayPlace, openTray] = useTrayPlace();
-  const clock = useBenchClock(bicycle, send, stage, stage === 'strip' || stage === 'overhaul' ? trayPlace : null);
-  const StageView = stage === 'look-over' ? null : PLAIN_STAGES[stage];
-  const to = (next: Stage) => goToStage(bicycle.id, next);
-  const at = STAGES.indexOf(stage);
+  const signs = useSigns(bicycle, at, known, { settings, today: useToday(), taught: useTaught(bicycle.id) });
+  const worked = stage.timesPlace ? atHand.inStage : null;
+  const clock = useBenchClock(bicycle, send, at, worked);
+  const href = benchHref(bicycle.id, stage.bench.task, worked);
+  const index = stages.indexOf(stage);
+  const to = (next: DeclaredStage | undefined) => next && goToStage(bicycle.id, next.id);
+  useFetchedStages(stages);
   useKeys(
     ['bicycle'],
     {
-      'stage-before': () => at > 0 && to(STAGES[at - 1]!),
-      'stage-after': () => at < STAGES.length - 1 && to(STAGES[at + 1]!),
-      'to-bench': () => router.push(benchHref(bicycle, stage, stage === 'overhaul' ? trayPlace : null)),
-      note: () => {
-        if (stage !== 'look-over' || !looking) setPlace(current ?? 'frame');
-        setNoting(true);
-      },
+      'stage-before': () => to(stages[index - 1]),
+      'stage-after': () => to(stages[index + 1]),
+      'to-bench': () => router.push(href),
+      note: atHand.note,
     },
-    letterKeys,
+    settings.letterKeys,
   );
-  const current = place ?? (stage === 'look-over' ? looking : null);
-
-  function open(next: string): void {
-    setNoting(false);
-    if (stage === 'overhaul' && isBearing(next)) {
-      setPlace(null);
-      openTray(bearingAt(next));
-      return;
-    }
-    const here = findings.find((finding) => finding.place === next);
-    if (here && stage === 'look-over') {
-      setPlace(null);
-      setLooking(next);
-    } else setPlace(next);
-  }
-  const [part] = useBuyPart();
-  const hush = stage === 'buy' && sellerStandsBy(bicycle, part);
-  const timeCell = <WorkClock bicycle={bicycle} send={send} stage={stage} clock={clock} />;
+  const hush = stage.hushed?.(bicycle, address, isPhone) ?? false;
+  const timeCell = <WorkClock bicycle={bicycle} send={send} stage={at} clock={clock} />;
   return (
     <>
-      <TopBar end={<UndoButtons bicycleId={bicycle.id} />}>
-        <Box
-          component="h1"
-          sx={{
-            m: 0,
-            fontSize: '1.1rem',
-            fontWeight: 640,
-            overflow: 'hidden',
-            textOverflow: 'ellipsis',
-            whiteSpace: 'nowrap',
-          }}
-        >
-          {bicycle.name}
-        </Box>
-      </TopBar>
-      <StageStrip bicycleId={bicycle.id} current={stage} notes={stageNotes(bicycle, currency)} />
+      <Heading bicycle={bicycle} />
+      <StageStrip bicycle={bicycle} current={at} known={known} />
       <Box
         sx={{
           display: 'grid',
@@ -167,92 +194,29 @@ function OpenBicycle({ bicycle, stage }: { bicycle: Bicycle; stage: Stage }) {
           bicycle={bicycle}
           send={send}
           signs={signs}
-          lookOver={lookOver}
-          current={current}
-          small={!AT_THE_STAND.includes(stage)}
-          unprinted={stage === 'hand-over'}
+          lookOver={known.lookOver}
+          current={atHand.current}
+          small={!stage.atStand}
+          unprinted={stage.printsItself ?? false}
           clock={timeCell}
           hush={hush}
-          onOpen={open}
+          onOpen={atHand.open}
         />
-        <Box
-          component="main"
-          sx={{
-            minWidth: 0,
-            px: { xs: 2, md: 4 },
-            pt: { xs: 2, md: 3 },
-            pb: { xs: 14, md: 8 },
-            overflow: { md: 'auto' },
-            '& > *': { maxWidth: 800 },
-            '@media print': { overflow: 'visible', p: 0 },
-          }}
-        >
-          <Conflicts bicycle={bicycle} send={send} />
-          {place && (
-            <PlaceCard
-              key={place}
-              bicycle={bicycle}
-              send={send}
-              place={place}
-              findings={findings}
-              noting={noting}
-              onClose={() => setPlace(null)}
-            />
-          )}
-          <Box
-            className="no-print"
-            sx={{
-              display: (AT_THE_STAND.includes(stage) && stage !== 'strip') || stage === 'decide' ? 'flex' : 'none',
-              justifyContent: 'flex-end',
-              mt: { xs: 0, md: -1 },
-              mb: 1,
-            }}
-          >
-            <Button
-              component={Link}
-              prefetch={false}
-              href={benchHref(bicycle, stage, stage === 'overhaul' ? trayPlace : null)}
-              size="small"
-              variant="outlined"
-            >
-              {bicycle.bench ? 'Back to the bench' : 'Bench mode'}
-            </Button>
-          </Box>
-          {StageView ? (
-            <StageView bicycle={bicycle} send={send} />
-          ) : (
-            <LookOverStage
-              bicycle={bicycle}
-              send={send}
-              lookOver={lookOver}
-              open={looking}
-              noting={noting}
-              onOpen={(next) => {
-                setNoting(false);
-                setLooking(next);
-              }}
-            />
-          )}
+        <StagePane bicycle={bicycle} send={send} stage={stage} known={known} atHand={atHand} href={href}>
           <Box sx={{ mt: 4, display: { xs: 'block', md: 'none' } }} className="no-print">
             <DrawingLegend signs={signs} label="Signs on the drawing" />
           </Box>
-        </Box>
+        </StagePane>
       </Box>
       <Box
         component="footer"
         className="no-print"
         sx={{ display: { xs: 'block', md: 'none' }, position: 'fixed', left: 0, right: 0, bottom: 0, zIndex: 5 }}
       >
-        <TitleBlock bicycle={bicycle} lookOver={lookOver} clock={timeCell} hush={hush} />
+        <TitleBlock bicycle={bicycle} lookOver={known.lookOver} clock={timeCell} hush={hush} />
       </Box>
     </>
   );
-}
-
-/** How many bolts have a signature, whatever the law makes of it. */
-function boltsTouched({ signatures }: Bicycle): string {
-  const count = new Set(signatures.map((row) => row.bolt)).size;
-  return count === 1 ? '1 signature' : `${count} signatures`;
 }
 
 /** One bicycle at one stage, as the address says. */
@@ -276,5 +240,5 @@ export function BikePage() {
         Opening the bicycle…
       </p>
     );
-  return <OpenBicycle key={bicycle.id} bicycle={bicycle} stage={stageFrom(params.get('stage'))} />;
+  return <OpenBicycle key={bicycle.id} bicycle={bicycle} at={stageFrom(params.get('stage'))} />;
 }

@@ -18,7 +18,7 @@ import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
 import { DrawingLegend } from '@/ui/drawing/DrawingLegend';
 import { useKeys } from '@/ui/keys/useKeys';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
-import { KindFields } from './KindFields';
+import { KindFields } from '../kind/KindFields';
 import { saveDrawing } from './saveDrawing';
 import { TitleBlock } from './TitleBlock';
 

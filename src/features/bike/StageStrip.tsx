@@ -1,20 +1,21 @@
 'use client';
 import Box from '@mui/material/Box';
 import { useEffect, useRef } from 'react';
-import { STAGES, type Stage } from '@/model/stages';
-import { onStageClick, stageHref } from './stageLink';
-import { STAGE_LABELS } from './stages';
+import type { Bicycle } from '@/model/record';
+import type { Stage } from '@/model/stages';
+import { useDeclared, useStages, type Known } from '../workshop/declared';
+import { onStageClick, stageHref } from '../workshop/stageLink';
 
 /** The nine stages in the order of the work; none is locked. */
-export function StageStrip({
-  bicycleId,
-  current,
-  notes,
-}: {
-  bicycleId: string;
-  current: Stage;
-  notes: Partial<Record<Stage, string>>;
-}) {
+export function StageStrip({ bicycle, current, known }: { bicycle: Bicycle; current: Stage; known: Known }) {
+  const declared = useDeclared();
+  const stages = useStages();
+  /** What the subjects say of a stage, its own first. */
+  const noteOf = (stage: Stage) =>
+    declared
+      .toSorted((a, b) => Number(b.stage?.id === stage) - Number(a.stage?.id === stage))
+      .flatMap(({ notes }) => notes?.[stage]?.(bicycle, known) || [])
+      .join(', ');
   const here = useRef<HTMLAnchorElement>(null);
   useEffect(() => {
     // Braces matter: newer browsers give back a promise here, and an effect may only give back its clean-up.
@@ -35,19 +36,20 @@ export function StageStrip({
         scrollbarWidth: 'none',
       }}
     >
-      {STAGES.map((stage, i) => (
+      {stages.map(({ id: stage, label }, i) => (
         <Box
           key={stage}
           ref={stage === current ? here : undefined}
           component="a"
-          href={stageHref(bicycleId, stage)}
-          onClick={onStageClick(bicycleId, stage)}
+          href={stageHref(bicycle.id, stage)}
+          onClick={onStageClick(bicycle.id, stage)}
           aria-current={stage === current ? 'step' : undefined}
           sx={{
             flex: { xs: '0 0 auto', md: '1 1 0' },
             px: 1.5,
             py: 1.1,
             minHeight: 56,
+            minWidth: 0,
             textDecoration: 'none',
             color: stage === current ? 'primary.main' : 'text.primary',
             boxShadow: stage === current ? 'inset 0 -4px 0 var(--mui-palette-primary-main)' : 'none',
@@ -58,10 +60,19 @@ export function StageStrip({
             <Box component="span" sx={{ fontSize: '0.8rem', fontWeight: 500, color: 'text.secondary' }}>
               {i + 1}
             </Box>
-            {STAGE_LABELS[stage]}
+            {label}
           </Box>
-          <Box sx={{ fontSize: '0.78rem', color: 'text.secondary', whiteSpace: 'nowrap', minHeight: '1.1em' }}>
-            {notes[stage]}
+          <Box
+            sx={{
+              fontSize: '0.78rem',
+              color: 'text.secondary',
+              whiteSpace: 'nowrap',
+              minHeight: '1.1em',
+              overflow: 'hidden',
+              textOverflow: 'ellipsis',
+            }}
+          >
+            {noteOf(stage)}
           </Box>
         </Box>
       ))}

@@ -7,7 +7,7 @@ import { spent } from '@/model/money/questions';
 import { money } from '@/ui/format';
 import { stateColour } from '@/ui/StateMark';
 import { useSettings } from '../workshop/WorkshopProvider';
-import { useCeiling } from './useCeiling';
+import { useCeiling } from '../workshop/useAppraisal';
 
 function Cell({ label, value }: { label: string; value: ReactNode }) {
   return (

@@ -4,11 +4,12 @@ import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
 import { Choices } from '@/ui/Choices';
 import { Section } from '@/ui/Section';
-import { useAppraisal } from '../bike/useCeiling';
-import { goToStage } from '../bike/stageLink';
+import { useAppraisal } from '../workshop/useAppraisal';
+import { goToStage } from '../workshop/stageLink';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { Purchase, PurposeSection } from './Purchase';
-import { BUY_PARTS, useBuyPart } from './useBuyPart';
+import { BUY_PARTS } from './parts';
+import { useBuyPart } from './useBuyPart';
 
 const Lead = dynamic(() => import('./Lead').then((module) => module.Lead), { ssr: false });
 const Door = dynamic(() => import('./Door').then((module) => module.Door), { ssr: false });

@@ -17,7 +17,7 @@ import { ReadingField } from '@/ui/ReadingField';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { stateColour } from '@/ui/StateMark';
-import { KindFields } from '../bike/KindFields';
+import { KindFields } from '../kind/KindFields';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { HeldMoney } from './HeldMoney';
 import { StopWords } from './StopWords';

@@ -11,7 +11,7 @@ import type { Bicycle } from '@/model/record';
 import { money } from '@/ui/format';
 import { Section } from '@/ui/Section';
 import { stateColour } from '@/ui/StateMark';
-import { useAppraisal } from '../bike/useCeiling';
+import { useAppraisal } from '../workshop/useAppraisal';
 import { useOpenBicycle } from '../workshop/useOpenBicycle';
 import { useSettings, useWorkshopState } from '../workshop/WorkshopProvider';
 import { DRIVE_WORDS } from './Lead';

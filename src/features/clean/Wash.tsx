@@ -15,7 +15,7 @@ import { hours } from '@/ui/format';
 import { RuledList } from '@/ui/RuledList';
 import { BigNumber, Section } from '@/ui/Section';
 import { stateColour } from '@/ui/StateMark';
-import { useTrays } from '../strip/useTrays';
+import { useTrays } from '../workshop/useTrays';
 import { useNow } from '../workshop/useNow';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';

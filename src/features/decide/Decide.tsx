@@ -23,7 +23,7 @@ import { asJob } from './asJob';
 import { Deliveries } from './Deliveries';
 import { Estimate } from './Estimate';
 import { JobRow } from './JobRow';
-import { useFindings } from '../bike/useFindings';
+import { useFindings } from '../workshop/useFindings';
 import { useHand } from '../workshop/useHand';
 import { useReckon } from '../workshop/useReckon';
 import { useToday } from '../workshop/useToday';

@@ -12,8 +12,8 @@ import type { BicycleKind } from '@/core/bicycle';
 import { newBicycle } from '@/model/fresh';
 import { newId } from '@/store/browser';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
-import { KindFields } from '../bike/KindFields';
-import { USUAL_KIND } from '../bike/usualKind';
+import { KindFields } from '../kind/KindFields';
+import { USUAL_KIND } from '../kind/usualKind';
 import { useWorkshop } from '../workshop/WorkshopProvider';
 
 /** A new bicycle: a name that says what it is, and what it is, seen as it is chosen. */

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
-import { USUAL_KIND } from '../bike/usualKind';
+import { USUAL_KIND } from '../kind/usualKind';
 import { AddBicycle } from './AddBicycle';
 
 /** The floor before the first bicycle. */

@@ -7,7 +7,7 @@ import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } f
 import { floorRows, type FloorOrder, type Summary } from '@/model/summary';
 import { clockTime, hours } from '@/ui/format';
 import { useKeys } from '@/ui/keys/useKeys';
-import { TopBar } from '../bike/TopBar';
+import { TopBar } from '../top-bar/TopBar';
 import { useNow } from '../workshop/useNow';
 import { useSettings, useWorkshop, useWorkshopName, useWorkshopState } from '../workshop/WorkshopProvider';
 import { AddBicycle } from './AddBicycle';

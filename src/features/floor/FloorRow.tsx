@@ -10,7 +10,7 @@ import { rowNext, type Summary } from '@/model/summary';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
 import { clockTime, dayOf, hours, money } from '@/ui/format';
 import { stateColour } from '@/ui/StateMark';
-import { STAGE_LABELS } from '../bike/stages';
+import { useStageLabel } from '../workshop/declared';
 import { useDrawnRow } from './useDrawnRow';
 
 /** How much of the ceiling is spent, as a rule with its end. */
@@ -77,6 +77,7 @@ export const FloorRow = memo(function FloorRow({
   currency: string;
   onArchive(id: string, archived: boolean): void;
 }) {
+  const stageLabel = useStageLabel();
   useDrawnRow(row);
   const nowMs = minute * 60_000;
   const marks = row.drawn?.marks ?? [];
@@ -130,7 +131,7 @@ export const FloorRow = memo(function FloorRow({
         </Box>
         <Box sx={{ gridColumn: { xs: '1 / -1', md: 'auto' }, minWidth: 0 }}>
           <Box sx={{ color: 'primary.main', fontWeight: 640 }}>
-            {STAGE_LABELS[next.stage]} · {next.words}
+            {stageLabel(next.stage)} · {next.words}
             {row.nextMinutes !== null && row.wentOut === null && (
               <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
                 , from {hours(row.nextMinutes)}

@@ -18,9 +18,9 @@ import { BigNumber, Section } from '@/ui/Section';
 import { SpreadChart } from '@/ui/SpreadChart';
 import { stateColour, StateMark } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';
-import { TopBar } from '../bike/TopBar';
+import { TopBar } from '../top-bar/TopBar';
 import { BallCounter } from '../strip/BallCounter';
-import { WhichWay } from '../strip/WhichWay';
+import { WhichWay } from '../workshop/WhichWay';
 
 const DETAILS = ['hub.front', 'headset', 'bottom-bracket', 'pedal.left', 'derailleur.rear', 'brake.front'];
 const KIND = bicycleKind.parse({ mudguards: true, rack: true, lights: true });

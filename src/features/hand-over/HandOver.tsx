@@ -12,8 +12,8 @@ import { ReadingField } from '@/ui/ReadingField';
 import { BigNumber, Section } from '@/ui/Section';
 import { stateColour } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';
-import { STAGE_LABELS } from '../bike/stages';
-import { useFindings } from '../bike/useFindings';
+import { useStageLabel } from '../workshop/declared';
+import { useFindings } from '../workshop/useFindings';
 import { useReady } from '../prove/useReady';
 import { useNow } from '../workshop/useNow';
 import { useReckon } from '../workshop/useReckon';
@@ -68,6 +68,7 @@ function Earned({ bicycle }: Pick<StageProps, 'bicycle'>) {
 
 /** Cost, hours, what it earned, and the sheet that goes with it. */
 export function HandOver({ bicycle, send }: StageProps) {
+  const stageLabel = useStageLabel();
   const settings = useSettings();
   const { currency } = settings;
   const now = useNow(60_000);
@@ -149,7 +150,7 @@ export function HandOver({ bicycle, send }: StageProps) {
                 <Box key={entry.id} sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
                   <Box sx={{ width: 90, fontWeight: 620 }}>{hours(entry.minutes)}</Box>
                   <Box sx={{ flex: 1 }}>
-                    {STAGE_LABELS[entry.stage]}, {dayOf(entry.at)}
+                    {stageLabel(entry.stage)}, {dayOf(entry.at)}
                   </Box>
                   <Button size="small" color="inherit" onClick={() => send({ type: 'removeMinutes', entry: entry.id })}>
                     Remove

@@ -2,7 +2,6 @@
 import Box from '@mui/material/Box';
 import { roundVerdict } from '@/core/bearings/round';
 import type { LookOver } from '@/core/inspect/lookOver';
-import { proofsFor } from '@/core/prove/proofs';
 import type { Ready } from '@/core/prove/ready';
 import type { Bolt } from '@/core/rebuild/bolts';
 import { SEEN_WORDS } from '@/core/inspect/seenAs';
@@ -14,6 +13,7 @@ import { acceptedWords, lastWayOut, proofMarkOf } from '@/model/prove/proving';
 import { signedBolts } from '@/model/rebuild/questions';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
 import { dayOf } from '@/ui/format';
+import { useProofs } from '../prove/useProofs';
 import { OpenList } from '../prove/OpenList';
 
 function Part({ title, children }: { title: string; children: React.ReactNode }) {
@@ -111,6 +111,7 @@ export function PrintSheet({
   /** When each bearing is due again. */
   due: { place: string; dueOn: string }[];
 }) {
+  const proofs = useProofs(bicycle.kind);
   const overhauled = bicycle.bearings.filter(
     (bearing) => bearing.before || bearing.after || ballsIn(bearing).length > 0,
   );
@@ -242,7 +243,7 @@ export function PrintSheet({
         )}
       </Part>
       <Part title="Proved">
-        {proofsFor(bicycle.kind).map((proof) => {
+        {proofs.map((proof) => {
           const mark = proofMarkOf(bicycle, proof.id);
           return (
             <div key={proof.id}>

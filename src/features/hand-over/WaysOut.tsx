@@ -15,7 +15,7 @@ import { Choices } from '@/ui/Choices';
 import { dayOf } from '@/ui/format';
 import { Section } from '@/ui/Section';
 import { stateColour, StateMark } from '@/ui/StateMark';
-import { onStageClick, stageHref } from '../bike/stageLink';
+import { onStageClick, stageHref } from '../workshop/stageLink';
 import { AtTheBench } from '../prove/AtTheBench';
 import { OpenList } from '../prove/OpenList';
 import { useHand } from '../workshop/useHand';

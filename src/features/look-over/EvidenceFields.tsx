@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box';
 import type { BicycleKind } from '@/core/bicycle';
 import { CHAIN_ROLLER_MM, miscount, USUAL_PITCHES } from '@/core/inspect/chainPitch';
-import { outcomesFor, padLimit, RIM_HOLLOW, type Check } from '@/core/inspect/checks';
+import { outcomesFor, padLimit, RIM_HOLLOW, type Check } from '@/core/inspect/check';
 import type { Evidence } from '@/core/inspect/evidence';
 import { Choices } from '@/ui/Choices';
 import { isDished, rimPlayQuestion } from '@/core/inspect/questions';

@@ -3,16 +3,17 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { checkPlaces, type CheckPlace } from '@/core/inspect/checks';
-import type { Finding, LookOver } from '@/core/inspect/lookOver';
+import { checkPlaces, type CheckPlace } from '@/core/inspect/check';
+import type { Finding } from '@/core/inspect/lookOver';
 import { SEEN_AS, SEEN_WORDS } from '@/core/inspect/seenAs';
 import { placeLabel, stateRank, type StateId } from '@/core/vocabulary/vocabulary';
 import { Choices } from '@/ui/Choices';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { StateMark } from '@/ui/StateMark';
-import type { StageProps } from '../workshop/WorkshopProvider';
+import type { StageViewProps } from '../workshop/declared';
 import { PlaceChecks } from './PlaceChecks';
+import { useChecks } from './useChecks';
 
 const ComplaintView = dynamic(() => import('./ComplaintView').then((module) => module.ComplaintView), { ssr: false });
 
@@ -108,27 +109,16 @@ function PlaceRow({
 }
 
 /** The look-over: its places, on the ground first and then front to back, one at a time at hand. */
-export function LookOverStage({
-  bicycle,
-  send,
-  lookOver,
-  open,
-  onOpen,
-  noting,
-}: StageProps & {
-  lookOver: LookOver | null;
-  open: string | null;
-  onOpen(place: string | null): void;
-  noting: boolean;
-}) {
+export function LookOverStage({ bicycle, send, lookOver, place: open, onPlace: onOpen, noting }: StageViewProps) {
+  const checks = useChecks(bicycle.kind);
   const openComplaint = bicycle.complaints.some((row) => row.closedAt === null);
   const [set, setSet] = useState<LookSet>(openComplaint ? 'complaint' : 'full');
   const findings = new Map((lookOver?.findings ?? []).map((finding) => [finding.check, finding]));
-  const shown = checkPlaces(bicycle.kind, set === 'quick' ? 'quick' : 'full');
+  const shown = checkPlaces(checks ?? [], set === 'quick' ? 'quick' : 'full');
   const missing = shown.filter((at) => summed(at, findings).looked === 0).length;
   const again = lookOver?.again ?? 0;
   const aside =
-    set === 'complaint'
+    set === 'complaint' || !checks
       ? undefined
       : [
           missing ? `${missing} of ${shown.length} places not looked at, which is not fine` : 'every place looked at',
@@ -188,6 +178,8 @@ export function LookOverStage({
       </Box>
       {set === 'complaint' ? (
         <ComplaintView bicycle={bicycle} send={send} />
+      ) : !checks ? (
+        <p role="status">Getting the checks…</p>
       ) : (
         <>
           {section('ground', 'On the ground')}

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
-import { handEvidence, nothingFound, type Check, type CheckPlace } from '@/core/inspect/checks';
+import { handEvidence, nothingFound, type Check, type CheckPlace } from '@/core/inspect/check';
 import { HAND_STATES, type HandState } from '@/core/inspect/evidence';
 import type { Finding } from '@/core/inspect/lookOver';
 import { SEEN_WORDS } from '@/core/inspect/seenAs';

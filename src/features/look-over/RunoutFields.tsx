@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { Check } from '@/core/inspect/checks';
+import type { Check } from '@/core/inspect/check';
 import type { Evidence } from '@/core/inspect/evidence';
 import { runoutOf } from '@/core/inspect/questions';
 import type { BicycleKind } from '@/core/bicycle';

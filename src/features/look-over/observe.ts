@@ -1,4 +1,4 @@
-import { mergedEvidence, type Check } from '@/core/inspect/checks';
+import { mergedEvidence, type Check } from '@/core/inspect/check';
 import type { Evidence } from '@/core/inspect/evidence';
 import type { Command } from '@/model/commands';
 import type { Bicycle } from '@/model/record';

@@ -8,7 +8,7 @@ import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import type { BearingBench } from '@/core/bearings/benchTypes';
 import type { Bearing } from '@/model/bearings/part';
-import { SHOWN } from '../strip/useTrayPlace';
+import { SHOWN } from '../workshop/usePlaceAt';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { BearingPart } from './BearingPart';
 import { PARTS, partsOf, partTitle, partWords, type Part } from './parts';

@@ -2,7 +2,7 @@
 import { useEffect } from 'react';
 import type { BearingBench } from '@/core/bearings/benchTypes';
 import type { StageProps } from '../workshop/WorkshopProvider';
-import { useTrayPlace } from '../strip/useTrayPlace';
+import { usePlaceAt } from '../workshop/usePlaceAt';
 import { BearingBoard } from './BearingBoard';
 import { BearingView } from './BearingView';
 import { useBenches } from './useBenches';
@@ -10,7 +10,7 @@ import { useBenches } from './useBenches';
 /** Every bearing on the bicycle: all of them with their state, or one on the bench. */
 export function Overhaul({ bicycle, send }: StageProps) {
   const benches = useBenches(bicycle);
-  const [place, go] = useTrayPlace();
+  const [place, go] = usePlaceAt();
   const bench: BearingBench | undefined = benches?.benches.find((each) => each.place === place);
   // A bearing is opened at its top, wherever the list had been scrolled to.
   useEffect(() => {

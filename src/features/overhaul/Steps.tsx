@@ -9,7 +9,7 @@ import { workedSteps } from '@/model/bearings/questions';
 import type { Bearing } from '@/model/bearings/part';
 import { Disclosure } from '@/ui/Disclosure';
 import { StateMark } from '@/ui/StateMark';
-import { WhichWay } from '../strip/WhichWay';
+import { WhichWay } from '../workshop/WhichWay';
 import type { StageProps } from '../workshop/WorkshopProvider';
 
 function Now({

@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useEffect, useState } from 'react';
 import type { PracticeLevel } from '@/core/practice/hub';
-import { TopBar } from '../bike/TopBar';
+import { TopBar } from '../top-bar/TopBar';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings } from '../workshop/WorkshopProvider';
 import { Round } from './Round';

@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { proofsFor, type Proof } from '@/core/prove/proofs';
+import type { Proof } from '@/core/prove/proofs';
 import { newId } from '@/store/browser';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
@@ -10,6 +10,7 @@ import { useHand } from '../workshop/useHand';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { AtTheBench } from './AtTheBench';
 import { ProofRow } from './ProofRow';
+import { useProofs } from './useProofs';
 import { useReady } from './useReady';
 import { Verdict } from './Verdict';
 
@@ -53,6 +54,7 @@ function TwoMinutes({ send }: Pick<StageProps, 'send'>) {
 /** Prove: what the law says, what is missing, and every proof with who signed it. */
 export function Prove({ bicycle, send }: StageProps) {
   const ready = useReady(bicycle);
+  const proofs = useProofs(bicycle.kind);
   const aged = ready?.missing.some((item) => item.kind === 'aged') ?? false;
   const reopened = new Map(
     ready?.missing
@@ -81,17 +83,15 @@ export function Prove({ bicycle, send }: StageProps) {
               {words}
             </Typography>
             <RuledList>
-              {proofsFor(bicycle.kind)
-                .filter(of)
-                .map((proof) => (
-                  <ProofRow
-                    key={proof.id}
-                    bicycle={bicycle}
-                    send={send}
-                    proof={proof}
-                    reopened={reopened.get(proof.id) ?? null}
-                  />
-                ))}
+              {proofs.filter(of).map((proof) => (
+                <ProofRow
+                  key={proof.id}
+                  bicycle={bicycle}
+                  send={send}
+                  proof={proof}
+                  reopened={reopened.get(proof.id) ?? null}
+                />
+              ))}
             </RuledList>
           </Box>
         ))}

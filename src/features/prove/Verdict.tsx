@@ -5,8 +5,8 @@ import type { Missing, Ready } from '@/core/prove/ready';
 import { Disclosure } from '@/ui/Disclosure';
 import { dayOf } from '@/ui/format';
 import { stateColour, StateMark } from '@/ui/StateMark';
-import { onStageClick, stageHref } from '../bike/stageLink';
-import { STAGE_LABELS } from '../bike/stages';
+import { onStageClick, stageHref } from '../workshop/stageLink';
+import { useStageLabel } from '../workshop/declared';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { MissingRow } from './Answer';
 import { missingGroups } from './missingGroups';
@@ -25,6 +25,7 @@ function Items({ items, send }: { items: Missing[] } & Pick<StageProps, 'send'>)
 }
 
 function Groups({ items, bicycleId, send }: { items: Missing[]; bicycleId: string } & Pick<StageProps, 'send'>) {
+  const stageLabel = useStageLabel();
   return missingGroups(items).map(({ stage, items: own }) => (
     <Box
       key={stage}
@@ -39,7 +40,7 @@ function Groups({ items, bicycleId, send }: { items: Missing[]; bicycleId: strin
     >
       <Box sx={{ pt: 0.4 }}>
         {stage === 'prove' ? (
-          <b>{STAGE_LABELS[stage]}</b>
+          <b>{stageLabel(stage)}</b>
         ) : (
           <Box
             component="a"
@@ -47,7 +48,7 @@ function Groups({ items, bicycleId, send }: { items: Missing[]; bicycleId: strin
             onClick={onStageClick(bicycleId, stage)}
             sx={{ color: 'primary.main', fontWeight: 640 }}
           >
-            {STAGE_LABELS[stage]}
+            {stageLabel(stage)}
           </Box>
         )}{' '}
         <Box component="span" sx={{ color: 'text.secondary' }}>

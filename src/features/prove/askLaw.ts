@@ -22,7 +22,14 @@ export async function askLaw(
   const bolts = await ask('rebuild.bolts', boltsInput(bicycle));
   const complaints = await ask('inspect.openComplaints', complaintsInput(bicycle));
   const decided = await ask('decide.jobs', jobsInput(bicycle, lookOver.findings));
-  if (!bolts || !complaints || !decided) return null;
-  const reckoned = { lookOver, bolts: bolts.bolts, complaints: complaints.open, jobs: decided.jobs };
+  const proved = await ask('prove.proofs', { kind: bicycle.kind });
+  if (!bolts || !complaints || !decided || !proved) return null;
+  const reckoned = {
+    lookOver,
+    bolts: bolts.bolts,
+    complaints: complaints.open,
+    jobs: decided.jobs,
+    proofs: proved.proofs,
+  };
   return ask('prove.ready', readyQuestion(bicycle, reckoned, settings, today));
 }

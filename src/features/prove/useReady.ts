@@ -6,7 +6,7 @@ import type { Bicycle } from '@/model/record';
 import { jobsInput } from '@/model/decide/questions';
 import { complaintsInput } from '@/model/inspect/questions';
 import { boltsInput } from '@/model/rebuild/questions';
-import { useFindings } from '../bike/useFindings';
+import { useFindings } from '../workshop/useFindings';
 import { useReckon } from '../workshop/useReckon';
 import { useToday } from '../workshop/useToday';
 import { useSettings } from '../workshop/WorkshopProvider';
@@ -19,13 +19,14 @@ export function useReady(bicycle: Bicycle): Ready | null {
   const { output } = useReckon('rebuild.bolts', boltsInput(bicycle));
   const { output: complaints, errors: strange } = useReckon('inspect.openComplaints', complaintsInput(bicycle));
   const { output: decided } = useReckon('decide.jobs', lookOver && jobsInput(bicycle, lookOver.findings));
-  const known = lookOver && output && complaints && decided;
+  const { output: proved } = useReckon('prove.proofs', { kind: bicycle.kind });
+  const known = lookOver && output && complaints && decided && proved;
   const { output: ready, errors } = useReckon(
     'prove.ready',
     known
       ? readyQuestion(
           bicycle,
-          { lookOver, bolts: output.bolts, complaints: complaints.open, jobs: decided.jobs },
+          { lookOver, bolts: output.bolts, complaints: complaints.open, jobs: decided.jobs, proofs: proved.proofs },
           settings,
           today,
         )

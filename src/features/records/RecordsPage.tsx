@@ -1,6 +1,6 @@
 'use client';
 import Box from '@mui/material/Box';
-import { TopBar } from '../bike/TopBar';
+import { TopBar } from '../top-bar/TopBar';
 import { Earlier } from './Earlier';
 import { Export } from './Export';
 import { Room } from './Room';

@@ -12,7 +12,7 @@ import { KeptText } from '@/ui/KeptText';
 import { ReadingField } from '@/ui/ReadingField';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
-import { TopBar } from '../bike/TopBar';
+import { TopBar } from '../top-bar/TopBar';
 import { Baths } from './Baths';
 import { People } from './People';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';

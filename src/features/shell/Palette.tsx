@@ -6,11 +6,10 @@ import Dialog from '@mui/material/Dialog';
 import TextField from '@mui/material/TextField';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useMemo } from 'react';
-import { STAGES } from '@/model/stages';
-import { BENCH_TASKS } from '@/model/work/part';
 import { anyOrder } from '@/ui/anyOrder';
-import { TASK_WORDS } from '../bench/steps';
-import { STAGE_LABELS } from '../bike/stages';
+import { benchHref } from '../workshop/benchHref';
+import { useStages, useTasks } from '../workshop/declared';
+import { stageHref } from '../workshop/stageLink';
 import { useWorkshopName, useWorkshopState } from '../workshop/WorkshopProvider';
 
 interface Entry {
@@ -31,6 +30,8 @@ export function Palette({
   onCaliper(): void;
 }) {
   const router = useRouter();
+  const stages = useStages();
+  const tasks = useTasks();
   const here = useSearchParams().get('id');
   const summaries = useWorkshopState((state) => state.summaries);
   const demo = useWorkshopName() === 'demo';
@@ -39,19 +40,14 @@ export function Palette({
     const current = here ? own(summaries, here) : undefined;
     const list: Entry[] = [];
     if (current) {
-      for (const stage of STAGES)
+      for (const { id, label } of stages)
+        list.push({ id: `stage ${id}`, group: current.name, label, run: go(stageHref(current.id, id)) });
+      for (const { id, label } of tasks)
         list.push({
-          id: `stage ${stage}`,
+          id: `bench ${id}`,
           group: current.name,
-          label: STAGE_LABELS[stage],
-          run: go(`/bike?id=${encodeURIComponent(current.id)}&stage=${stage}`),
-        });
-      for (const task of BENCH_TASKS)
-        list.push({
-          id: `bench ${task}`,
-          group: current.name,
-          label: `Bench: ${TASK_WORDS[task]}`,
-          run: go(`/bench?id=${encodeURIComponent(current.id)}&task=${task}`),
+          label: `Bench: ${label}`,
+          run: go(benchHref(current.id, id)),
         });
     }
     list.push(
@@ -66,10 +62,10 @@ export function Palette({
         id: `bike ${row.id}`,
         group: 'Bicycles',
         label: row.name,
-        run: go(`/bike?id=${encodeURIComponent(row.id)}&stage=${row.stage}`),
+        run: go(stageHref(row.id, row.stage)),
       });
     return list;
-  }, [router, here, summaries, demo, onShortcuts, onCaliper]);
+  }, [router, here, summaries, stages, tasks, demo, onShortcuts, onCaliper]);
   return (
     <Dialog
       open

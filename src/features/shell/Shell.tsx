@@ -3,7 +3,7 @@ import dynamic from 'next/dynamic';
 import { Suspense, useCallback, useEffect, useState, type ReactNode } from 'react';
 import { useKeys } from '@/ui/keys/useKeys';
 import { useSettings, useWorkshop, useWorkshopState } from '../workshop/WorkshopProvider';
-import { OPEN_GAUGES } from './openGauges';
+import { OPEN_GAUGES } from '../top-bar/openGauges';
 import { HeldReading } from './HeldReading';
 import { Offline } from './Offline';
 import { Reminders } from './Reminders';

@@ -15,7 +15,7 @@ import { money } from '@/ui/format';
 import { RuledList } from '@/ui/RuledList';
 import { saveFile } from '@/ui/saveFile';
 import { BigNumber, Section } from '@/ui/Section';
-import { TopBar } from '../bike/TopBar';
+import { TopBar } from '../top-bar/TopBar';
 import { useSettings, useWorkshop, useWorkshopState } from '../workshop/WorkshopProvider';
 import { StockDialog } from './StockDialog';
 

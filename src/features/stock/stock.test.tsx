@@ -3,7 +3,9 @@ import { userEvent } from '../../../tests/user';
 import { drawStage } from '../../../tests/stage';
 import { StockPage } from './StockPage';
 
-jest.mock('../bike/TopBar', () => ({ TopBar: ({ children }: { children: React.ReactNode }) => <div>{children}</div> }));
+jest.mock('../top-bar/TopBar', () => ({
+  TopBar: ({ children }: { children: React.ReactNode }) => <div>{children}</div>,
+}));
 
 const list = (name: string) => screen.getByRole('list', { name });
 

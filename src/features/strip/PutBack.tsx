@@ -18,7 +18,7 @@ import { Instead } from '../stock/Instead';
 import { CountOut } from './CountOut';
 import { CountQuestion } from './CountQuestion';
 import type { TrayProps } from './TakeApart';
-import { WhichWay } from './WhichWay';
+import { WhichWay } from '../workshop/WhichWay';
 
 /** The tray read from its other end. A part that would be passed over is named before it can be. */
 export function PutBack({ bicycle, send, assembly, tray }: TrayProps) {

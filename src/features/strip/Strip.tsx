@@ -6,13 +6,13 @@ import type { StageProps } from '../workshop/WorkshopProvider';
 import { StuckParts } from './StuckParts';
 import { TrayBoard } from './TrayBoard';
 import { TrayView } from './TrayView';
-import { useTrayPlace } from './useTrayPlace';
-import { useTrays } from './useTrays';
+import { usePlaceAt } from '../workshop/usePlaceAt';
+import { useTrays } from '../workshop/useTrays';
 
 /** Take it apart so that it goes back together: all trays in the order of a whole strip, or one of them. */
 export function Strip({ bicycle, send }: StageProps) {
   const trays = useTrays(bicycle);
-  const [place, go] = useTrayPlace();
+  const [place, go] = usePlaceAt();
   const order = useMemo(
     () => (trays ? stripOrder(trays.trays, trays.constraints, doneSteps(bicycle)) : null),
     [trays, bicycle],

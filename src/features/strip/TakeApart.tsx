@@ -16,7 +16,7 @@ import type { StageProps } from '../workshop/WorkshopProvider';
 import { CountOut } from './CountOut';
 import { CountQuestion } from './CountQuestion';
 import { Tricks } from './Tricks';
-import { WhichWay } from './WhichWay';
+import { WhichWay } from '../workshop/WhichWay';
 
 export interface TrayProps extends StageProps {
   assembly: Assembly;

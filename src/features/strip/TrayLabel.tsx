@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box';
 import { useEffect, useState } from 'react';
 import { PrintAlone } from '@/ui/PrintAlone';
-import { trayHref } from './useTrayPlace';
+import { placeHref } from '../workshop/usePlaceAt';
 
 /** A label for the tray on the bench: bicycle, assembly, and a code that opens it. */
 export function TrayLabel({
@@ -19,7 +19,7 @@ export function TrayLabel({
   onClose(): void;
 }) {
   const [code, setCode] = useState<string | null>(null);
-  const address = `${window.location.origin}${trayHref(bicycleId, place)}`;
+  const address = `${window.location.origin}${placeHref(bicycleId, 'strip', place)}`;
   useEffect(() => {
     void import('qrcode').then(({ default: qr }) =>
       qr.toString(address, { type: 'svg', margin: 1, errorCorrectionLevel: 'M' }).then(setCode),

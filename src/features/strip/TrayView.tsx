@@ -13,7 +13,7 @@ import { newId } from '@/store/browser';
 import { Choices } from '@/ui/Choices';
 import { KeptText } from '@/ui/KeptText';
 import { Section } from '@/ui/Section';
-import { taskHref } from '../bike/bench';
+import { benchHref } from '../workshop/benchHref';
 import { LooseButton } from '../rebuild/LooseEnds';
 import { StockDialog } from '../stock/StockDialog';
 import { useReckon } from '../workshop/useReckon';
@@ -92,7 +92,7 @@ export function TrayView({
         <Button
           component={Link}
           prefetch={false}
-          href={taskHref(bicycle, way === 'apart' ? 'strip' : 'put-back', assembly.place)}
+          href={benchHref(bicycle.id, way === 'apart' ? 'strip' : 'put-back', assembly.place)}
           variant="outlined"
           color="inherit"
           sx={{ minHeight: 48 }}

@@ -1,6 +1,4 @@
 'use client';
-import Button from '@mui/material/Button';
-import dynamic from 'next/dynamic';
 import { createContext, use, useEffect, useState, type ReactNode } from 'react';
 import { useStore } from 'zustand';
 import type { Command } from '@/model/commands';
@@ -9,14 +7,6 @@ import type { WorkshopSettings } from '@/model/settings/settings';
 import { chosenWorkshop, openWorkshop } from '@/store/browser';
 import type { WorkshopName } from '@/store/database';
 import type { Workshop, WorkshopState } from '@/store/workshop';
-import { Notice } from '@/ui/Notice';
-
-const UnfinishedIntake = dynamic(
-  () => import('../records/UnfinishedIntake').then((module) => module.UnfinishedIntake),
-  {
-    ssr: false,
-  },
-);
 
 /** The workshop that a tab has open. */
 export interface Opened {
@@ -26,8 +16,8 @@ export interface Opened {
 
 export const WorkshopContext = createContext<Opened | null>(null);
 
-/** Opens the records of this browser; until then a quiet line says so. */
-export function WorkshopProvider({ children }: { children: ReactNode }) {
+/** Opens the records of this browser; until then a quiet line says so. What is wrong stands above, whether they open or not. */
+export function WorkshopProvider({ above, children }: { above: ReactNode; children: ReactNode }) {
   const [opened, setOpened] = useState<Opened | null>(null);
   useEffect(() => {
     const name = chosenWorkshop(window.location.search);
@@ -41,7 +31,7 @@ export function WorkshopProvider({ children }: { children: ReactNode }) {
   if (!opened) return <Opening />;
   return (
     <WorkshopContext value={opened}>
-      <Problem workshop={opened.workshop} />
+      {above}
       <WhenOpen workshop={opened.workshop}>{children}</WhenOpen>
     </WorkshopContext>
   );
@@ -58,34 +48,6 @@ function Opening() {
 function WhenOpen({ workshop, children }: { workshop: Workshop; children: ReactNode }) {
   const status = useStore(workshop.store, (state) => state.status);
   return status === 'loading' ? <Opening /> : children;
-}
-
-function Problem({ workshop }: { workshop: Workshop }) {
-  const { problem, unopened, status, unfinished } = useStore(workshop.store, (state) => state);
-  const again = () => (status === 'ready' ? void workshop.retry() : window.location.reload());
-  return (
-    <>
-      {problem && (
-        <Notice
-          tone="bad"
-          action={
-            <Button color="inherit" onClick={again}>
-              Try again
-            </Button>
-          }
-        >
-          {problem}
-        </Notice>
-      )}
-      {unfinished && <UnfinishedIntake {...unfinished} />}
-      {unopened.length > 0 && (
-        <Notice tone="bad">
-          {unopened.length === 1 ? 'One bicycle was' : `${unopened.length} bicycles were`} left closed and untouched.{' '}
-          {unopened[0]!.detail}
-        </Notice>
-      )}
-    </>
-  );
 }
 
 function useOpened(): Opened {

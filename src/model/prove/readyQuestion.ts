@@ -1,6 +1,6 @@
 import type { ProposedJob } from '@/core/decide/jobs';
 import type { LookOver } from '@/core/inspect/lookOver';
-import { proofsFor } from '@/core/prove/proofs';
+import type { Proof } from '@/core/prove/proofs';
 import { boltTroubles, lastChanges, type BoltTrouble } from '@/core/prove/boltTroubles';
 import { readyInput, type ReadyAsked } from '@/core/prove/readyInput';
 import type { Bolt } from '@/core/rebuild/bolts';
@@ -23,6 +23,8 @@ export interface Reckoned {
   complaints: { id: string; said: string; unsafe: boolean }[];
   /** What the findings ask for. */
   jobs: Pick<ProposedJob, 'rule' | 'title' | 'check' | 'need' | 'alternatives'>[];
+  /** The proofs that such a bicycle has. */
+  proofs: Proof[];
 }
 
 type Rows<List extends keyof ReadyAsked> = NonNullable<ReadyAsked[List]>;
@@ -118,8 +120,8 @@ function boltsOf(bicycle: Bicycle, bolts: Bolt[]): Rows<'bolts'> {
   });
 }
 
-function proofsOf(bicycle: Bicycle): Rows<'proofs'> {
-  return proofsFor(bicycle.kind).map(({ id, label, kind, safety, second, leansOn }) => {
+function proofsOf(bicycle: Bicycle, { proofs }: Reckoned): Rows<'proofs'> {
+  return proofs.map(({ id, label, kind, safety, second, leansOn }) => {
     const { last, doneBy } = lastSaid(bicycle.proofs.filter((row) => row.proof === id));
     return {
       id,
@@ -277,7 +279,7 @@ export function readyQuestion(bicycle: Bicycle, reckoned: Reckoned, settings: Ru
     jobs: jobsOf(bicycle, reckoned),
     bearings: bearingsOf(bicycle),
     bolts: boltsOf(bicycle, reckoned.bolts),
-    proofs: proofsOf(bicycle),
+    proofs: proofsOf(bicycle, reckoned),
     changes: changesOf(bicycle),
     ...(recheck ? { recheck: { at: recheck.at, by: recheck.by } } : {}),
   };

@@ -1,27 +1,9 @@
 import { z } from 'zod';
 import { parseTable, provenance } from '../../table';
 import { STATES } from '../../vocabulary/vocabulary';
+import { CHECK_KINDS } from '../check';
 import checksJson from './checks.json';
 import outcomesJson from './outcomes.json';
-
-/** What a check takes down: one of several outcomes, a bearing's feel, or a reading of one sort. */
-export const CHECK_KINDS = [
-  'outcome',
-  'bearing-cup',
-  'reading',
-  'rim-hollow',
-  'disc',
-  'pads',
-  'chain',
-  'crank',
-  'hanger',
-  'spokes',
-  'runout-rim',
-  'runout-disc',
-  'runout-ring',
-  'tyre-age',
-  'lever-hand',
-] as const;
 
 const yes = z.enum(['yes', 'no']);
 

@@ -3,7 +3,7 @@ import RotateLeft from '@mui/icons-material/RotateLeft';
 import RotateRight from '@mui/icons-material/RotateRight';
 import Box from '@mui/material/Box';
 import type { TurnInput } from '@/core/strip/turn';
-import { useReckon } from '../workshop/useReckon';
+import { useReckon } from './useReckon';
 
 /** Which way a fastener turns: arrow, words, and where the spanner goes. */
 export function WhichWay({ question, large = false }: { question: TurnInput; large?: boolean }) {

@@ -15,13 +15,14 @@ import { newId } from '@/store/browser';
 import { clockTime, hours } from '@/ui/format';
 import { useNow } from '../workshop/useNow';
 import type { StageProps } from '../workshop/WorkshopProvider';
-import { STAGE_LABELS } from './stages';
+import { useStageLabel } from '../workshop/declared';
 import type { BenchClock } from './useBenchClock';
 
 const CORRECTIONS = [-15, -5, 5, 15] as const;
 
 /** The time put down so far, running while the bench is open; one tap opens the correction. */
 export function WorkClock({ bicycle, send, stage, clock }: StageProps & { stage: Stage; clock: BenchClock }) {
+  const stageLabel = useStageLabel();
   const now = useNow(10_000);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const { clock: running } = bicycle;
@@ -96,7 +97,7 @@ export function WorkClock({ bicycle, send, stage, clock }: StageProps & { stage:
         )}
         {CORRECTIONS.filter((by) => by > 0 || here > 0).map((by) => (
           <MenuItem key={by} onClick={() => correct(by)}>
-            {by > 0 ? `${by} min more` : `${-by} min less`} on {STAGE_LABELS[stage]}
+            {by > 0 ? `${by} min more` : `${-by} min less`} on {stageLabel(stage)}
           </MenuItem>
         ))}
       </Menu>

@@ -6,7 +6,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
-import { OPEN_GAUGES } from '../shell/openGauges';
+import { OPEN_GAUGES } from './openGauges';
 import { SchemeToggle } from './SchemeToggle';
 import { WAYS } from './ways';
 import { useWorkshopName } from '../workshop/WorkshopProvider';

@@ -2,7 +2,7 @@
 import type { Trays } from '@/core/strip/trays';
 import type { Bicycle } from '@/model/record';
 import { chosenAssemblies } from '@/model/strip/trays';
-import { useReckon } from '../workshop/useReckon';
+import { useReckon } from './useReckon';
 
 /** How this bicycle comes apart; null until the tables are there. */
 export function useTrays(bicycle: Bicycle): Trays | null {

@@ -2,9 +2,9 @@
 import type { BuyAppraisal } from '@/core/buy/appraise';
 import type { Bicycle } from '@/model/record';
 import { appraisalInput } from '@/model/buy/questions';
-import { useReckon, type Reckoning } from '../workshop/useReckon';
-import { useSettings } from '../workshop/WorkshopProvider';
-import { useTaught } from '../workshop/useTaught';
+import { useReckon, type Reckoning } from './useReckon';
+import { useSettings } from './WorkshopProvider';
+import { useTaught } from './useTaught';
 
 /** The appraisal of a bicycle as it stands: door check, ceiling, drive. */
 export function useAppraisal(bicycle: Bicycle): Reckoning<BuyAppraisal> {

@@ -5,9 +5,8 @@ import type { Command } from '@/model/commands';
 import type { Bicycle } from '@/model/record';
 import type { Stage } from '@/model/stages';
 import { newId } from '@/store/browser';
+import { useStages } from '../workshop/declared';
 
-/** Stages that are work at the bicycle; buying, deciding and selling are counted when a person says so. */
-const AT_THE_BENCH: readonly Stage[] = ['look-over', 'strip', 'clean', 'overhaul', 'rebuild', 'prove'];
 const TOUCH_EVERY_MS = 30_000;
 const LOOK_EVERY_MS = 10_000;
 
@@ -54,6 +53,8 @@ export function useBenchClock(
   stage: Stage,
   place: string | null,
 ): BenchClock {
+  // Buying, deciding and selling are counted when a person says so.
+  const runs = useStages().some(({ id, atStand }) => id === stage && atStand);
   const [idleSince, setIdleSince] = useState<Date | null>(null);
   const state = useRef({ clock: bicycle.clock, send, asking: false, touched: 0 });
   useEffect(() => {
@@ -76,13 +77,12 @@ export function useBenchClock(
   // A stage or a place of its own is a stretch of its own: the minutes fall on what was at hand.
   useEffect(() => {
     const { clock } = state.current;
-    const bench = AT_THE_BENCH.includes(stage);
     if (clock && isIdle(running(clock), Date.now())) ask(clock);
     else if (clock && (clock.stage !== stage || clock.place !== place)) {
       stop();
-      if (bench) start();
-    } else if (!clock && bench) start();
-  }, [bicycle.id, stage, place, start, stop, ask]);
+      if (runs) start();
+    } else if (!clock && runs) start();
+  }, [bicycle.id, stage, place, runs, start, stop, ask]);
 
   useEffect(() => {
     function onTouch(): void {
@@ -122,7 +122,7 @@ export function useBenchClock(
       if (!clock) return;
       if (count === 'none') state.current.send({ type: 'stopClock', entry: null });
       else stop(count === 'all' ? 'now' : 'seen');
-      if (AT_THE_BENCH.includes(stage)) start();
+      if (runs) start();
     },
     start,
     stop: () => stop(),

@@ -1,0 +1,73 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { Suspense } from 'react';
+import type { Bicycle } from '@/model/record';
+import { useDeclared, type BenchStep } from '../workshop/declared';
+
+function forwardWords(step: BenchStep | undefined, last: boolean): string {
+  if (!step) return '…';
+  if (last) return step.done || !step.finish ? 'Back to the sheet' : 'Done, that is all';
+  return step.finish && !step.done ? 'Done, next step' : 'Next';
+}
+
+/** What runs meanwhile, what is waited for, and the two large keys. */
+export function BenchFoot({
+  bicycle,
+  step,
+  index,
+  last,
+  finished,
+  onBack,
+  onForward,
+}: {
+  bicycle: Bicycle;
+  step: BenchStep | undefined;
+  index: number;
+  last: boolean;
+  /** Every step is done. */
+  finished: boolean;
+  onBack(): void;
+  onForward(): void;
+}) {
+  const feet = useDeclared().flatMap(({ benchFoot }) => benchFoot ?? []);
+  return (
+    <Box component="footer" sx={{ position: 'sticky', bottom: 0, zIndex: 2 }}>
+      <Box sx={{ px: { xs: 2, md: 6 }, pb: 1, bgcolor: 'sheet.paper' }}>
+        <Suspense>
+          {feet.map(({ View }, i) => (
+            <View key={i} bicycle={bicycle} />
+          ))}
+        </Suspense>
+        {finished && <Box sx={{ fontWeight: 640 }}>Every step is done.</Box>}
+        {step?.waitsFor && !step.done && <Box role="status">{step.waitsFor}</Box>}
+      </Box>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 3fr' }}>
+        <Button
+          onClick={onBack}
+          disabled={index === 0}
+          variant="outlined"
+          color="inherit"
+          sx={{
+            minHeight: { xs: 76, md: 92 },
+            borderRadius: 0,
+            fontSize: '1.2rem',
+            bgcolor: 'sheet.paper',
+            '&:hover': { bgcolor: 'sheet.soft' },
+          }}
+        >
+          Back
+        </Button>
+        <Button
+          onClick={onForward}
+          disabled={!step}
+          variant="contained"
+          aria-keyshortcuts="Space"
+          sx={{ minHeight: { xs: 76, md: 92 }, borderRadius: 0, fontSize: { xs: '1.4rem', md: '1.7rem' } }}
+        >
+          {forwardWords(step, last)}
+        </Button>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,62 @@
+'use client';
+import Box from '@mui/material/Box';
+import { detailOf } from '@/core/drawing/details';
+import { DetailDrawing } from '@/ui/drawing/DetailDrawing';
+import { StepPhotos } from '../photos/StepPhotos';
+import type { Known } from '../workshop/declared';
+import type { StageProps } from '../workshop/WorkshopProvider';
+import { StepWords } from './StepWords';
+import type { OwnedStep } from './useBenchSteps';
+
+/** One step: what it says and asks, and beside it the parts at hand with their photographs. */
+export function StepView({
+  bicycle,
+  send,
+  owned: { step, part, answer },
+  number,
+  of,
+  lookOver,
+}: StageProps & Pick<Known, 'lookOver'> & { owned: OwnedStep; number: number; of: number }) {
+  const detail = step.drawn ? detailOf(step.place, bicycle.kind) : null;
+  const asked = { bicycle, send, step, lookOver, answer };
+  const { Ask, Aside } = part;
+  return (
+    <Box
+      component="main"
+      sx={{
+        flex: 1,
+        display: 'grid',
+        gridTemplateColumns: {
+          xs: 'minmax(0, 1fr)',
+          md: detail || Aside ? 'minmax(0, 1.25fr) minmax(0, 1fr)' : 'minmax(0, 1fr)',
+        },
+        gap: { xs: 2, md: 5 },
+        px: { xs: 2, md: 6 },
+        py: { xs: 1.5, md: 3 },
+        alignContent: 'start',
+      }}
+    >
+      <Box>
+        <StepWords step={step} number={number} of={of} />
+        <Box sx={{ mt: 2.5 }}>{Ask && <Ask {...asked} />}</Box>
+      </Box>
+      <Box>
+        {detail && step.drawn && <DetailDrawing detail={detail} hand={step.drawn.hand} off={step.drawn.off} />}
+        {Aside && (
+          <Box sx={{ display: { xs: 'none', md: 'block' } }}>
+            <Aside {...asked} />
+          </Box>
+        )}
+        <StepPhotos
+          bicycle={bicycle}
+          send={send}
+          place={step.place}
+          step={step.photosOf ?? step.id}
+          title={step.title}
+          height={150}
+          inputId="bench-photo"
+        />
+      </Box>
+    </Box>
+  );
+}

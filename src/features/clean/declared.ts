@@ -1,0 +1,30 @@
+import { runningTimers } from '@/model/clean/timers';
+import { defineOverlay, later, type Declared } from '../workshop/declared';
+
+export const clean: Declared = {
+  stage: {
+    id: 'clean',
+    label: 'Clean',
+    atStand: true,
+    view: later(() => import('./Clean').then(({ Clean }) => Clean)),
+    bench: { task: 'put-back', offered: 'by the sheet' },
+  },
+  notes: {
+    clean: (bicycle) => {
+      const running = runningTimers(bicycle).length;
+      return running ? `${running} running` : '';
+    },
+  },
+  overlays: [
+    defineOverlay({
+      at: ['clean'],
+      signs: (bicycle) =>
+        runningTimers(bicycle).map(({ timer }) => ({
+          place: timer.place,
+          sign: 'in-bath',
+          words: `in the bath: ${timer.label}`,
+        })),
+    }),
+  ],
+  benchFoot: later(() => import('./BenchTimers').then(({ BenchTimers }) => BenchTimers)),
+};

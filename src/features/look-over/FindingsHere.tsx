@@ -1,0 +1,25 @@
+'use client';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { StateMark } from '@/ui/StateMark';
+import type { PlaceProps } from '../workshop/declared';
+
+/** What was found at a place. */
+export function FindingsHere({ place, lookOver }: PlaceProps) {
+  const here = (lookOver?.findings ?? []).filter((finding) => finding.place === place);
+  if (here.length === 0)
+    return (
+      <Typography sx={{ color: 'text.secondary' }}>
+        {lookOver ? 'No check of the look-over is made here.' : 'Calculating…'}
+      </Typography>
+    );
+  return here.map((finding) => (
+    <Box
+      key={finding.check}
+      sx={{ mb: 1, display: 'grid', gridTemplateColumns: 'auto minmax(0, 1fr)', columnGap: 1.5 }}
+    >
+      <StateMark state={finding.state} />
+      <Box>{finding.reasons[0]}</Box>
+    </Box>
+  ));
+}

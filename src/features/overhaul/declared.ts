@@ -1,0 +1,34 @@
+import { bearingAt, isBearing, placeLabel } from '@/core/vocabulary/vocabulary';
+import { defineOverlay, later, type Declared } from '../workshop/declared';
+
+export const overhaul: Declared = {
+  stage: {
+    id: 'overhaul',
+    label: 'Overhaul',
+    atStand: true,
+    view: later(() => import('./Overhaul').then(({ Overhaul }) => Overhaul)),
+    bench: { task: 'overhaul', offered: 'by the sheet' },
+    opens: (place) => (isBearing(place) ? bearingAt(place) : null),
+    timesPlace: true,
+  },
+  notes: {
+    overhaul: ({ bearings }) => {
+      const setting = bearings.find(({ after, trials }) => !after && trials.length > 0);
+      if (setting) {
+        const trials = setting.trials.length === 1 ? 'one trial' : `${setting.trials.length} trials`;
+        return `${placeLabel(setting.place).toLowerCase()}: ${trials}`;
+      }
+      const done = bearings.filter(({ after }) => after).length;
+      return done ? `${done === 1 ? 'one bearing' : `${done} bearings`} done` : '';
+    },
+  },
+  overlays: [
+    defineOverlay({
+      at: ['overhaul'],
+      signs: ({ bearings }) =>
+        bearings.filter(({ after }) => after).map(({ place }) => ({ place, sign: 'bearing-done' })),
+    }),
+  ],
+  tasks: [{ id: 'overhaul', label: 'Overhaul', stage: 'overhaul', byPlace: true }],
+  bench: { overhaul: () => import('./bench').then(({ overhaulBench }) => overhaulBench) },
+};

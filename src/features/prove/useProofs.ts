@@ -1,0 +1,9 @@
+'use client';
+import type { BicycleKind } from '@/core/bicycle';
+import type { Proof } from '@/core/prove/proofs';
+import { useReckon } from '../workshop/useReckon';
+
+/** The proofs of a bicycle; empty until they are there. */
+export function useProofs(kind: BicycleKind): Proof[] {
+  return useReckon('prove.proofs', { kind }).output?.proofs ?? [];
+}

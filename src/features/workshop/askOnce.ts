@@ -1,0 +1,51 @@
+import type { AnswerOf, CalculatorId, QuestionOf } from '@/core/questions';
+import { Cancelled, type Reckoned } from '@/worker/lanes';
+import { reckoner } from '@/worker/client';
+
+/** A calculator and what it is asked. */
+export type Question = { [Id in CalculatorId]: { id: Id; input: QuestionOf<Id> } }[CalculatorId];
+
+const answered = new Map<string, Reckoned>();
+/** Questions that are being answered: another view that asks the same waits for the same answer. */
+const asked = new Map<string, Promise<Reckoned>>();
+const MOST_ANSWERS = 300;
+
+/** What a question is known by. */
+export const keyOf = (id: CalculatorId, input: unknown): string => `${id} ${JSON.stringify(input)}`;
+
+/** The answer that is remembered of a question. */
+export const answerOf = (key: string): Reckoned | undefined => answered.get(key);
+
+/** What a calculator said, or null where it refused or nothing is there yet. */
+export function outputOf<Id extends CalculatorId>(_id: Id, result: Reckoned | 'failed' | null | undefined) {
+  return result && result !== 'failed' && result.ok ? (result.output as AnswerOf<Id>) : null;
+}
+
+function remember(key: string, result: Reckoned): Reckoned {
+  answered.set(key, result);
+  if (answered.size > MOST_ANSWERS) answered.delete(answered.keys().next().value!);
+  return result;
+}
+
+/** Asks in the worker, where nobody is asking the same already, and remembers the answer. Rejects when `caller` asks anew. */
+export async function askOnce(caller: string, key: string): Promise<Reckoned> {
+  const running = asked.get(key);
+  if (running) {
+    try {
+      return await running;
+    } catch (error) {
+      // Whoever asked first has turned to another question; this one still wants its answer.
+      if (!(error instanceof Cancelled)) throw error;
+    }
+  }
+  const space = key.indexOf(' ');
+  const own = reckoner()
+    .reckon(caller, key.slice(0, space) as CalculatorId, JSON.parse(key.slice(space + 1)) as never)
+    .then((result) => remember(key, result));
+  asked.set(key, own);
+  try {
+    return await own;
+  } finally {
+    if (asked.get(key) === own) asked.delete(key);
+  }
+}

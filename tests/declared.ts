@@ -1,0 +1,46 @@
+import type { PlacedSign } from '@/core/drawing/svg';
+import type { LookOver } from '@/core/inspect/lookOver';
+import { reckon } from '@/core/reckon';
+import { layOverlays, overlaysAt } from '@/features/bike/signs';
+import { SUBJECTS } from '@/features/subjects';
+import { questionOf, type Asks, type BenchStep } from '@/features/workshop/declared';
+import type { Bicycle } from '@/model/record';
+import { USUAL_SETTINGS } from '@/model/settings/usual';
+import type { Stage } from '@/model/stages';
+import type { BenchTask } from '@/model/work/part';
+
+const around = { settings: USUAL_SETTINGS, today: '2026-11-25', taught: {} };
+
+/** What a calculator says to a subject's question; it is a fault of the test where it says nothing. */
+function answerTo(asks: Asks<never> | undefined, bicycle: Bicycle): unknown {
+  const question = questionOf(asks, bicycle, around);
+  if (!question) return null;
+  const result = reckon(question.id, question.input);
+  if (result.status !== 'ok') throw new Error(JSON.stringify(result));
+  return result.output;
+}
+
+/** The steps of a task, as the bench collects them. */
+export async function stepsOf(
+  task: BenchTask,
+  bicycle: Bicycle,
+  place = 'hub.front',
+  lookOver: LookOver | null = null,
+): Promise<BenchStep[]> {
+  const parts = await Promise.all(SUBJECTS.flatMap(({ bench }) => bench?.[task]?.() ?? []));
+  return parts.flatMap((part) =>
+    part.steps(bicycle, {
+      settings: USUAL_SETTINGS,
+      lookOver,
+      answer: answerTo(part.asks, bicycle) as null,
+      place,
+    }),
+  );
+}
+
+/** What the drawing carries at a stage, as the sheet collects it. */
+export function signsAt(stage: Stage, bicycle: Bicycle, lookOver: LookOver | null = null): PlacedSign[] {
+  const overlays = overlaysAt(SUBJECTS, stage);
+  const answers = overlays.map(({ asks }) => answerTo(asks, bicycle));
+  return layOverlays(overlays, answers, bicycle, { settings: USUAL_SETTINGS, lookOver, stage });
+}
