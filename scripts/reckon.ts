@@ -1,7 +1,7 @@
 /** `npm run --silent reckon -- <id> < input.json`: any calculator from the command line. */
 import { createInterface } from 'node:readline';
 import { writeSync } from 'node:fs';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { calculator, registry } from '../src/core/registry';
 import { bodyOf, parseJson, reckon } from '../src/core/reckon';
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 
 /** The parts of a schema's definition that are read here. */
 interface Definition {

@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import type { command } from '@/model/commands';
 
 /** Commands that a page had not yet saved when it died: one of each kind that signs, decides, takes apart or counts. */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 
 z.config({ jitless: true });
 
@@ -14,32 +14,32 @@ export const SHIFTERS = ['clamp', 'bar-end', 'down-tube', 'integrated'] as const
 const METALS = ['steel', 'aluminium', 'carbon', 'titanium'] as const;
 
 /** What nobody has said: it is as the rest of the bicycle makes it. */
-const unsaid = <Schema extends z.ZodType>(schema: Schema) => schema.nullable().default(null);
-const beadSeatMm = z.number().min(200).max(700);
-const tyreWidthMm = z.number().min(18).max(70);
-const count = (most: number) => z.number().multipleOf(1).min(1).max(most);
+const unsaid = <Schema extends z.ZodMiniType>(schema: Schema) => z._default(z.nullable(schema), null);
+const beadSeatMm = z.number().check(z.gte(200), z.lte(700));
+const tyreWidthMm = z.number().check(z.gte(18), z.lte(70));
+const count = (most: number) => z.number().check(z.multipleOf(1), z.gte(1), z.lte(most));
 
 /** What a bicycle is, as far as the work on it and its drawing differ. Sizes in millimetres. */
 export const bicycleKind = z.strictObject({
-  frame: z.enum(FRAMES).default('diamond'),
-  frameMaterial: z.enum(METALS).default('steel'),
-  beadSeatMm: beadSeatMm.default(622),
-  tyreWidthMm: tyreWidthMm.default(32),
-  bars: z.enum(['drop', 'flat', 'swept']).default('drop'),
-  stem: z.enum(['quill', 'threadless']).default('quill'),
-  gears: z.enum(GEARS).default('derailleur'),
-  brakes: z.enum(BRAKES).default('caliper').describe('back-pedal: with a caliper at the front'),
-  chain: z.enum(['single-or-hub-gear', '5-8-speed', '9-10-speed', '11-speed', '12-speed']).default('5-8-speed'),
-  cranks: z.enum(['square-taper', 'cottered', 'pinch-bolt', 'one-piece', 'other']).default('square-taper'),
-  bottomBracket: z.enum(['english', 'italian', 'french', 'swiss', 'british-26']).nullable().default(null),
-  wheels: z.enum(AXLES).default('quick-release'),
-  fork: z.enum(['rigid', 'suspension']).default('rigid'),
-  electric: z.boolean().default(false),
-  mudguards: z.boolean().default(false),
-  rack: z.boolean().default(false),
-  lights: z.boolean().default(false),
-  basket: z.boolean().default(false),
-  frontBrake: unsaid(z.enum(BRAKES)).describe('where front and rear differ'),
+  frame: z._default(z.enum(FRAMES), 'diamond'),
+  frameMaterial: z._default(z.enum(METALS), 'steel'),
+  beadSeatMm: z._default(beadSeatMm, 622),
+  tyreWidthMm: z._default(tyreWidthMm, 32),
+  bars: z._default(z.enum(['drop', 'flat', 'swept']), 'drop'),
+  stem: z._default(z.enum(['quill', 'threadless']), 'quill'),
+  gears: z._default(z.enum(GEARS), 'derailleur'),
+  brakes: z._default(z.enum(BRAKES), 'caliper').check(z.describe('back-pedal: with a caliper at the front')),
+  chain: z._default(z.enum(['single-or-hub-gear', '5-8-speed', '9-10-speed', '11-speed', '12-speed']), '5-8-speed'),
+  cranks: z._default(z.enum(['square-taper', 'cottered', 'pinch-bolt', 'one-piece', 'other']), 'square-taper'),
+  bottomBracket: z._default(z.nullable(z.enum(['english', 'italian', 'french', 'swiss', 'british-26'])), null),
+  wheels: z._default(z.enum(AXLES), 'quick-release'),
+  fork: z._default(z.enum(['rigid', 'suspension']), 'rigid'),
+  electric: z._default(z.boolean(), false),
+  mudguards: z._default(z.boolean(), false),
+  rack: z._default(z.boolean(), false),
+  lights: z._default(z.boolean(), false),
+  basket: z._default(z.boolean(), false),
+  frontBrake: unsaid(z.enum(BRAKES)).check(z.describe('where front and rear differ')),
   rearBrake: unsaid(z.enum(BRAKES)),
   frontActuation: unsaid(z.enum(['mechanical', 'hydraulic'])),
   rearActuation: unsaid(z.enum(['mechanical', 'hydraulic'])),
@@ -47,7 +47,7 @@ export const bicycleKind = z.strictObject({
   rotorMount: unsaid(z.enum(['six-bolt', 'splined'])),
   frontAxle: unsaid(z.enum(AXLES)),
   rearAxle: unsaid(z.enum(AXLES)),
-  frontBeadSeatMm: unsaid(beadSeatMm).describe('where the wheels differ'),
+  frontBeadSeatMm: unsaid(beadSeatMm).check(z.describe('where the wheels differ')),
   rearBeadSeatMm: unsaid(beadSeatMm),
   frontTyreWidthMm: unsaid(tyreWidthMm),
   rearTyreWidthMm: unsaid(tyreWidthMm),
@@ -57,19 +57,19 @@ export const bicycleKind = z.strictObject({
   postMaterial: unsaid(z.enum(['metal', 'carbon'])),
   forkSpring: unsaid(z.enum(['air', 'coil', 'elastomer'])),
   rearShock: unsaid(z.enum(['air', 'coil'])),
-  post: z.enum(['rigid', 'dropper', 'suspension']).default('rigid'),
-  rings: unsaid(count(4)).describe('how many chainrings'),
-  cogs: unsaid(count(14)).describe('how many cogs'),
+  post: z._default(z.enum(['rigid', 'dropper', 'suspension']), 'rigid'),
+  rings: unsaid(count(4)).check(z.describe('how many chainrings')),
+  cogs: unsaid(count(14)).check(z.describe('how many cogs')),
   cogsOn: unsaid(z.enum(COGS_ON)),
   shifters: unsaid(z.enum(SHIFTERS)),
-  driveSide: z.enum(['right', 'left']).default('right').describe('chain, cogs and rings'),
+  driveSide: z._default(z.enum(['right', 'left']), 'right').check(z.describe('chain, cogs and rings')),
 });
 export type BicycleKind = z.output<typeof bicycleKind>;
 
 /** The same, where nothing is left to be filled in: what is read by the hundred is checked sooner so. */
 export const wholeKind = z.strictObject(
-  Object.fromEntries(Object.entries(bicycleKind.shape).map(([name, field]) => [name, field.unwrap()])),
-) as unknown as z.ZodType<BicycleKind>;
+  Object.fromEntries(Object.entries(bicycleKind.shape).map(([name, field]) => [name, field.def.innerType])),
+) as unknown as z.ZodMiniType<BicycleKind>;
 
 const RIM_BRAKES: BicycleKind['brakes'][] = ['caliper', 'cantilever', 'direct-pull'];
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 
 z.config({ jitless: true });
 
@@ -9,7 +9,11 @@ export interface InputError {
 }
 
 /** A calculator reachable by its id from the worker, the command line and over HTTP. */
-export interface Calculator<Schema extends z.ZodType = z.ZodType, Output = unknown, Id extends string = string> {
+export interface Calculator<
+  Schema extends z.ZodMiniType = z.ZodMiniType,
+  Output = unknown,
+  Id extends string = string,
+> {
   id: Id;
   title: string;
   /** Where it waits its turn: with those that may take longer than a blink, or with the quick ones that must not wait behind them. */
@@ -21,7 +25,7 @@ export interface Calculator<Schema extends z.ZodType = z.ZodType, Output = unkno
 }
 
 /** Keeps the types of id, schema and output while checking the shape. */
-export function defineCalculator<const Id extends string, Schema extends z.ZodType, Output>(
+export function defineCalculator<const Id extends string, Schema extends z.ZodMiniType, Output>(
   calculator: Calculator<Schema, Output, Id>,
 ): Calculator<Schema, Output, Id> {
   return calculator;
@@ -41,7 +45,7 @@ export type Answer<Output = unknown> = { ok: true; output: Output } | ({ ok: fal
  * Parses unknown input with the calculator's schema and runs it.
  * Every refused field is listed at once; the run itself never sees unchecked data.
  */
-export function answer<Schema extends z.ZodType, Output>(
+export function answer<Schema extends z.ZodMiniType, Output>(
   calculator: Calculator<Schema, Output>,
   input: unknown,
 ): Answer<Output> {
@@ -67,28 +71,30 @@ function countErrors(issues: readonly z.core.$ZodIssue[]): number {
  * errors come at once; a test that stumbles over a wrongly typed neighbour counts as passed, because that
  * neighbour has its own error. `message` may be built from the value.
  */
-export function rule<Schema extends z.ZodType>(
+export function rule<Schema extends z.ZodMiniType>(
   schema: Schema,
   path: PropertyKey[],
   holds: (value: z.output<Schema>) => boolean,
   message: string | ((value: z.output<Schema>) => string),
 ): Schema {
   const ofFields = (schema as unknown as { _zod: { def: { type: string } } })._zod.def.type === 'object';
-  const checked = schema.refine(
-    (value) => {
-      // What is no object at all is told so, and nothing is said of fields that it cannot have.
-      if (ofFields && (typeof value !== 'object' || value === null || Array.isArray(value))) return true;
-      try {
-        return holds(value);
-      } catch {
-        return true;
-      }
-    },
-    {
-      path,
-      error: (issue) => (typeof message === 'string' ? message : message(issue.input as z.output<Schema>)),
-      when: () => true,
-    },
+  const checked = schema.check(
+    z.refine(
+      (value) => {
+        // What is no object at all is told so, and nothing is said of fields that it cannot have.
+        if (ofFields && (typeof value !== 'object' || value === null || Array.isArray(value))) return true;
+        try {
+          return holds(value);
+        } catch {
+          return true;
+        }
+      },
+      {
+        path,
+        error: (issue) => (typeof message === 'string' ? message : message(issue.input as z.output<Schema>)),
+        when: () => true,
+      },
+    ),
   );
   return checked;
 }
@@ -97,7 +103,7 @@ export function rule<Schema extends z.ZodType>(
  * A rule over rows of a list, each refused at its own path; tried, like `rule`, beside all other errors.
  * `faults` gives the path and what to do about it, for each row that breaks it.
  */
-export function rowRule<Schema extends z.ZodType>(
+export function rowRule<Schema extends z.ZodMiniType>(
   schema: Schema,
   faults: (value: z.output<Schema>) => { path: (string | number)[]; message: string }[],
 ): Schema {

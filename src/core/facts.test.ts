@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import { runs } from '../../tests/runs';
 import { BRAKES, FRAMES, GEARS, bicycleKind } from './bicycle';
 import { answer, type Calculator } from './calculator';
@@ -44,7 +44,7 @@ import { runoutOf, USUAL_ROWS } from './inspect/questions';
 import { stuckSteps } from './strip/data/stuckSteps';
 
 /** These are facts of the trade, asked as any program would ask. */
-function ask<S extends z.ZodType, O>(calculator: Calculator<S, O>, question: unknown): O {
+function ask<S extends z.ZodMiniType, O>(calculator: Calculator<S, O>, question: unknown): O {
   const result = answer(calculator, question);
   if (!result.ok) throw new Error(JSON.stringify(result.errors));
   return result.output;

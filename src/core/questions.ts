@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import type { registry } from './registry';
 
 type Registered = (typeof registry)[number];

@@ -1,5 +1,5 @@
 import type { Draft } from 'immer';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { WorkedOn } from './prove/part';
 import type { Bicycle } from './record';
 
@@ -22,11 +22,11 @@ interface Changing<Step> {
   work?(step: Step, before: Bicycle): Work[];
 }
 
-export type CommandSchema<Type extends string, Shape extends z.ZodRawShape> = z.ZodObject<
-  { type: z.ZodLiteral<Type> } & Shape,
+export type CommandSchema<Type extends string, Shape extends z.core.$ZodShape> = z.ZodMiniObject<
+  { type: z.ZodMiniLiteral<Type> } & Shape,
   z.core.$strict
 >;
-export type CommandOf<Type extends string, Shape extends z.ZodRawShape> = {
+export type CommandOf<Type extends string, Shape extends z.core.$ZodShape> = {
   type: Type;
   schema: CommandSchema<Type, Shape>;
 } & Told<z.output<CommandSchema<Type, Shape>>> &
@@ -38,7 +38,7 @@ export type CommandOf<Type extends string, Shape extends z.ZodRawShape> = {
  *
  * Example: `defineCommand({ type: 'setBrief', schema: { brief: z.enum(BRIEFS) }, apply: …, words: … })`.
  */
-export function defineCommand<const Type extends string, Shape extends z.ZodRawShape>({
+export function defineCommand<const Type extends string, Shape extends z.core.$ZodShape>({
   type,
   schema,
   ...rest

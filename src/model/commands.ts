@@ -1,5 +1,5 @@
 import { produce } from 'immer';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { own } from '@/core/own';
 import { amend, settleConflict, type Amend } from './amend';
 import { put, type CommandOf, type Work } from './command';
@@ -18,7 +18,7 @@ export type Command = z.output<Schema>;
 
 const definitions = Object.values(subjects).flatMap(({ commands }) => [...commands]) as unknown as CommandOf<
   string,
-  z.ZodRawShape
+  z.core.$ZodShape
 >[];
 const byType = new Map(definitions.map((definition) => [definition.type, definition]));
 
@@ -27,7 +27,7 @@ export const command = z.discriminatedUnion('type', [
   amend,
   settleConflict,
   ...definitions.map(({ schema }) => schema),
-]) as unknown as z.ZodType<Command, z.input<Schema>>;
+]) as unknown as z.ZodMiniType<Command, z.input<Schema>>;
 
 /** A command on its way to a bicycle. */
 export const envelope = z.strictObject({
@@ -36,7 +36,7 @@ export const envelope = z.strictObject({
   at,
   command,
   /** Stamps of the touched leaves as the sender saw them; a leaf that has another stamp by now was changed elsewhere. */
-  seen: z.record(z.string(), z.string()).default({}),
+  seen: z._default(z.record(z.string(), z.string()), {}),
 });
 type Parsed = z.output<typeof envelope>;
 export type Envelope = Omit<Parsed, 'seen'> & { seen?: Parsed['seen'] };

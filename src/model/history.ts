@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { isQuiet, type Command, type Envelope, wordsFor } from './commands';
 import type { LeafChange } from './leafChanges';
 import { changedLeaves, isAppendOnly, withoutEmptyRows } from './leaves';
@@ -12,7 +12,9 @@ export const historyRow = z.strictObject({
   /** The change that an undo or a redo is of; itself for a change. */
   of: z.string(),
   words: z.string(),
-  changes: z.array(z.strictObject({ leaf: z.string(), before: z.unknown().optional(), after: z.unknown().optional() })),
+  changes: z.array(
+    z.strictObject({ leaf: z.string(), before: z.optional(z.unknown()), after: z.optional(z.unknown()) }),
+  ),
 });
 export type HistoryRow = z.output<typeof historyRow>;
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { applyCommand, command, seenBy, type Command, type Envelope } from './commands';
 import { newBicycle } from './fresh';
 import { leaves, value } from './leaf';
@@ -14,10 +14,11 @@ const AT = '2026-11-25T10:00:00.000Z';
 const at = (minute: number) => new Date(Date.parse(AT) + minute * 60_000).toISOString();
 /** Few names, so that commands meet on the same rows and places. */
 const IDS = ['a', 'b'];
-const options = (command as unknown as { options: z.ZodObject<{ type: z.ZodLiteral<string> }>[] }).options;
+const options = (command as unknown as { def: { options: z.ZodMiniObject<{ type: z.ZodMiniLiteral<string> }>[] } }).def
+  .options;
 /** Those that speak of leaves and not of one field have laws of their own in `merge.test.ts`. */
 const kinds = options
-  .map((option) => ({ type: option.shape.type.value, made: fromSchema(option, 'few', IDS) }))
+  .map((option) => ({ type: option.shape.type.def.values[0]!, made: fromSchema(option, 'few', IDS) }))
   .filter(({ type }) => type !== 'amend' && type !== 'settleConflict');
 
 /** Commands of one kind, as far as its schema takes them. */
@@ -150,9 +151,9 @@ describe('every field of the record says how it changes', () => {
   test.each(Object.keys(shape))('%s', (name) => expect(leaves.get(shape[name as keyof typeof shape])).toBeDefined());
 
   /** Lists and tables that lie within fields, and say nothing of themselves. */
-  function silent(schema: z.ZodType, path: string): string[] {
+  function silent(schema: z.ZodMiniType, path: string): string[] {
     const { def } = schema as unknown as {
-      def: { type: string; innerType?: z.ZodType; shape?: Record<string, z.ZodType>; element?: z.ZodType };
+      def: { type: string; innerType?: z.ZodMiniType; shape?: Record<string, z.ZodMiniType>; element?: z.ZodMiniType };
     };
     const kind = leaves.get(schema)?.kind;
     if (def.innerType) return silent(def.innerType, path);
@@ -162,8 +163,8 @@ describe('every field of the record says how it changes', () => {
         kind === 'fields' || path === '' ? silent(inner, `${path}/${field}`) : [],
       );
     if (def.type === 'array' && kind === 'fields')
-      return Object.entries((def.element as z.ZodObject).shape as Record<string, z.ZodType>).flatMap(([field, inner]) =>
-        silent(inner, `${path}/${field}`),
+      return Object.entries((def.element as z.ZodMiniObject).shape as Record<string, z.ZodMiniType>).flatMap(
+        ([field, inner]) => silent(inner, `${path}/${field}`),
       );
     return (def.type === 'array' || def.type === 'record') && kind === undefined ? [path] : [];
   }

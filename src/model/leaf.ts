@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 
 /**
  * How a field of a record changes, told on its schema. A **leaf** is the smallest thing that changes as one; undo, merge and
@@ -33,7 +33,7 @@ interface Rows extends Bound {
 /** What is told of each schema. `latest` says why, of two changes of one leaf, the later stands without a question. */
 export const leaves = z.registry<Leaf>();
 
-function told<Schema extends z.ZodType>(schema: Schema, leaf: Leaf): Schema {
+function told<Schema extends z.ZodMiniType>(schema: Schema, leaf: Leaf): Schema {
   // A schema may be used at several places; what is told of it is told of this one.
   const own = schema.clone();
   leaves.add(own, leaf);
@@ -42,14 +42,14 @@ function told<Schema extends z.ZodType>(schema: Schema, leaf: Leaf): Schema {
 
 type Told<Kind extends Leaf['kind']> = Omit<Extract<Leaf, { kind: Kind }>, 'kind'>;
 
-export const value = <Schema extends z.ZodType>(schema: Schema, more: Told<'value'> = {}) =>
+export const value = <Schema extends z.ZodMiniType>(schema: Schema, more: Told<'value'> = {}) =>
   told(schema, { kind: 'value', ...more });
-export const fields = <Schema extends z.ZodType>(schema: Schema, more: Told<'fields'> = {}) =>
+export const fields = <Schema extends z.ZodMiniType>(schema: Schema, more: Told<'fields'> = {}) =>
   told(schema, { kind: 'fields', ...more });
-export const rows = <Schema extends z.ZodType>(schema: Schema, more: Told<'rows'>) =>
+export const rows = <Schema extends z.ZodMiniType>(schema: Schema, more: Told<'rows'>) =>
   told(schema, { kind: 'rows', ...more });
-export const append = <Schema extends z.ZodType>(schema: Schema, more: Told<'append'>) =>
+export const append = <Schema extends z.ZodMiniType>(schema: Schema, more: Told<'append'>) =>
   told(schema, { kind: 'append', ...more });
-export const set = <Schema extends z.ZodType>(schema: Schema, more: Told<'set'> = {}) =>
+export const set = <Schema extends z.ZodMiniType>(schema: Schema, more: Told<'set'> = {}) =>
   told(schema, { kind: 'set', ...more });
-export const kept = <Schema extends z.ZodType>(schema: Schema) => told(schema, { kind: 'kept' });
+export const kept = <Schema extends z.ZodMiniType>(schema: Schema) => told(schema, { kind: 'kept' });

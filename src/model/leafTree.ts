@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { own } from '@/core/own';
 import { leaves, type Leaf } from './leaf';
 
@@ -30,35 +30,40 @@ export type Node =
       of: Map<string, Node>;
     };
 
-function inner(schema: z.ZodType): z.ZodType {
-  return schema instanceof z.ZodOptional || schema instanceof z.ZodDefault || schema instanceof z.ZodPrefault
-    ? inner(schema.unwrap() as z.ZodType)
+function inner(schema: z.ZodMiniType): z.ZodMiniType {
+  return schema instanceof z.ZodMiniOptional ||
+    schema instanceof z.ZodMiniDefault ||
+    schema instanceof z.ZodMiniPrefault
+    ? inner(schema.def.innerType as z.ZodMiniType)
     : schema;
 }
 
-function shapeOf(schema: z.ZodObject): Map<string, Node> {
+function shapeOf(schema: z.ZodMiniObject): Map<string, Node> {
   return new Map(
     Object.entries(schema.shape).flatMap(([name, field]) => {
       const leaf = leaves.get(field);
-      return leaf?.kind === 'kept' ? [] : [[name, nodeOf(field as z.ZodType, leaf)] as const];
+      return leaf?.kind === 'kept' ? [] : [[name, nodeOf(field as z.ZodMiniType, leaf)] as const];
     }),
   );
 }
 
-function nodeOf(schema: z.ZodType, leaf: Leaf = { kind: 'value' }): Node {
+function nodeOf(schema: z.ZodMiniType, leaf: Leaf = { kind: 'value' }): Node {
   const bare = inner(schema);
   if (leaf.kind === 'rows' || leaf.kind === 'append') return { kind: leaf.kind, leaf };
   if (leaf.kind === 'set') return { kind: 'set', leaf };
   if (leaf.kind !== 'fields') return { kind: 'value', leaf, nullable: schema.safeParse(null).success };
-  if (bare instanceof z.ZodObject) return { kind: 'shape', leaf, of: shapeOf(bare) };
-  if (bare instanceof z.ZodRecord)
+  if (bare instanceof z.ZodMiniObject) return { kind: 'shape', leaf, of: shapeOf(bare) };
+  if (bare instanceof z.ZodMiniRecord)
     return {
       kind: 'map',
       leaf,
-      each: nodeOf(bare.valueType as z.ZodType, leaves.get(bare.valueType) ?? { kind: 'value', latest: leaf.latest }),
+      each: nodeOf(
+        bare.def.valueType as z.ZodMiniType,
+        leaves.get(bare.def.valueType) ?? { kind: 'value', latest: leaf.latest },
+      ),
     };
-  if (bare instanceof z.ZodArray && bare.element instanceof z.ZodObject && leaf.by && leaf.fresh) {
-    const of = shapeOf(bare.element);
+  if (bare instanceof z.ZodMiniArray && bare.def.element instanceof z.ZodMiniObject && leaf.by && leaf.fresh) {
+    const of = shapeOf(bare.def.element);
     of.delete(leaf.by);
     return { kind: 'list', leaf, by: leaf.by, fresh: leaf.fresh as (name: string) => Any, of };
   }
@@ -68,7 +73,7 @@ function nodeOf(schema: z.ZodType, leaf: Leaf = { kind: 'value' }): Node {
 export type Tree = Extract<Node, { kind: 'shape' }>;
 
 /** The leaves of a record's schema. Errors: fields of what has none. */
-export function leafTree(schema: z.ZodObject): Tree {
+export function leafTree(schema: z.ZodMiniObject): Tree {
   return { kind: 'shape', leaf: null, of: shapeOf(schema) };
 }
 

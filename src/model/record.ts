@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { at, id, type Held } from './fields';
 import { kept } from './leaf';
 import { OURS } from './stamps';
@@ -22,12 +22,12 @@ export type Parts = Held<Shape>;
 const parts = Object.assign({}, ...Object.values(subjects).map(({ part }) => part)) as Shape;
 
 /** When, and by which change: a moment to the millisecond, so that stamps sort as text, and the change's id. */
-export const stamp = z.string().regex(OURS);
+export const stamp = z.string().check(z.regex(OURS));
 
 /** Two values of one field that were entered without knowing of each other; both are kept until a person chooses. */
 export const conflict = z.strictObject({
-  id: z.string().min(1).max(600),
-  leaf: z.string().max(400),
+  id: z.string().check(z.minLength(1), z.maxLength(600)),
+  leaf: z.string().check(z.maxLength(400)),
   kept: z.unknown(),
   other: z.unknown(),
   at,
@@ -38,16 +38,16 @@ export type Conflict = z.output<typeof conflict>;
 export const bicycleRecord = z.strictObject({
   schemaVersion: kept(z.literal(SCHEMA_VERSION)),
   id: kept(id),
-  revision: kept(z.number().multipleOf(1).min(0)),
+  revision: kept(z.number().check(z.multipleOf(1), z.gte(0))),
   createdAt: kept(at),
   updatedAt: kept(at),
   /** Ids of the last commands, so that a replayed one changes nothing. */
-  recent: kept(z.array(id).max(100)),
+  recent: kept(z.array(id).check(z.maxLength(100))),
   ...parts,
   conflicts: kept(z.array(conflict)),
   /** When, and by which command, each field or row last changed; what a merge decides by. */
-  stamps: kept(z.record(z.string().max(400), stamp)),
+  stamps: kept(z.record(z.string().check(z.maxLength(400)), stamp)),
   /** When this bicycle was last sent to or taken from another device; changes after it may collide. */
-  sharedAt: kept(at.nullable()),
+  sharedAt: kept(z.nullable(at)),
 });
 export type Bicycle = z.output<typeof bicycleRecord>;

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { BRIEFS, wholeKind } from '@/core/bicycle';
 import { STATES } from '@/core/vocabulary/vocabulary';
 import { coneTrial } from './bearings/part';
@@ -29,18 +29,18 @@ export const summary = z.strictObject({
   kind: wholeKind,
   createdAt: z.string(),
   updatedAt: z.string(),
-  archivedAt: z.string().nullable(),
+  archivedAt: z.nullable(z.string()),
   stage: z.enum(STAGES),
   next: z.string(),
-  nextMinutes: z.number().nullable(),
+  nextMinutes: z.nullable(z.number()),
   timers: z.array(z.strictObject({ id: z.string(), label: z.string(), dueAtMs: z.number() })),
-  waits: z.array(z.strictObject({ id: z.string(), label: z.string(), dueOn: z.string().nullable() })),
+  waits: z.array(z.strictObject({ id: z.string(), label: z.string(), dueOn: z.nullable(z.string()) })),
   loose: z.array(z.string()),
   conflicts: z.number(),
   bought: z.boolean(),
   sold: z.boolean(),
   /** How it went out last; null while it is here. */
-  wentOut: z.enum(WAYS_OUT).nullable(),
+  wentOut: z.nullable(z.enum(WAYS_OUT)),
   spent: z.number(),
   asking: z.number(),
   worked: z.number(),
@@ -52,24 +52,24 @@ export const summary = z.strictObject({
   /** Tricks that the next like bicycle is shown. */
   tricks: z.array(z.strictObject({ assembly: z.string(), step: z.string(), text: z.string() })),
   /** Cones and cups that were set on it: what this bench's locknuts drag is learnt from them. */
-  cones: z.array(z.strictObject({ place: z.string(), trials: z.array(coneTrial.omit({ id: true })) })),
+  cones: z.array(z.strictObject({ place: z.string(), trials: z.array(z.omit(coneTrial, { id: true })) })),
   /** What it is to become, and what was paid for it: a donor's price is shared over its parts. */
   brief: z.enum(BRIEFS),
   paid: z.number(),
   /** What it was sold for and when, to compare others with. */
-  soldFor: z.strictObject({ price: z.number(), on: z.string().nullable() }).nullable(),
+  soldFor: z.nullable(z.strictObject({ price: z.number(), on: z.nullable(z.string()) })),
   purpose: z.enum(PURPOSES),
-  clockSince: z.string().nullable(),
-  drawn: z
-    .strictObject({
+  clockSince: z.nullable(z.string()),
+  drawn: z.nullable(
+    z.strictObject({
       marks: z.array(z.tuple([z.string(), z.enum(STATES)])),
-      ceiling: z.number().nullable(),
+      ceiling: z.nullable(z.number()),
       /** What the law says, and how much stands in the way. */
-      law: z.strictObject({ ready: z.boolean(), blocks: z.number() }).nullable(),
+      law: z.nullable(z.strictObject({ ready: z.boolean(), blocks: z.number() })),
       /** The day of it. */
       on: z.string(),
-    })
-    .nullable(),
+    }),
+  ),
 });
 export type Summary = z.output<typeof summary>;
 

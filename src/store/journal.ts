@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { envelope, type Envelope } from '@/model/commands';
 import { stockItem } from '@/model/stock/item';
 
@@ -6,7 +6,11 @@ import { stockItem } from '@/model/stock/item';
 export type JournalStorage = Pick<Storage, 'getItem' | 'setItem' | 'removeItem' | 'key' | 'length'>;
 
 /** Rows on their way into the drawer. */
-const stockEntry = z.strictObject({ id: z.string().min(1).max(64), at: z.string(), stock: z.array(stockItem) });
+const stockEntry = z.strictObject({
+  id: z.string().check(z.minLength(1), z.maxLength(64)),
+  at: z.string(),
+  stock: z.array(stockItem),
+});
 export type StockEntry = z.output<typeof stockEntry>;
 export type Entry = Envelope | StockEntry;
 

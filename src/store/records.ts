@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { historyRow, type HistoryRow } from '@/model/history';
 import { historyLater, openBicycleLater } from '@/model/migrate/whenOlder';
 import { bicycleRecord, SCHEMA_VERSION, type Bicycle } from '@/model/record';

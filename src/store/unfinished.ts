@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { Bicycle } from '@/model/record';
 import { stockItem } from '@/model/stock/item';
 import type { Database, StoredBicycle } from './database';
@@ -17,8 +17,8 @@ export const intake = z.object({
   /** Photographs that were not here before. */
   photos: z.array(z.string()),
   /** Rows that go into the drawer: when the arriving one was changed, and what lay there before. */
-  stock: z.array(z.object({ id: z.string(), at: z.string(), before: stockItem.nullable() })),
-  settings: z.object({ before: z.unknown(), after: z.unknown() }).nullable(),
+  stock: z.array(z.object({ id: z.string(), at: z.string(), before: z.nullable(stockItem) })),
+  settings: z.nullable(z.object({ before: z.unknown(), after: z.unknown() })),
 });
 export type Intake = z.output<typeof intake>;
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
 import { roundTo } from '../numbers';
 import { row, type WorkingRow } from '../verdict';
@@ -11,34 +11,46 @@ const FLAT_DEG = 60;
 const START_DEG = { 'from-tight': 3, 'from-loose': -3 } as const;
 
 const input = z.strictObject({
-  pitchMm: z.number().min(0.2).max(3),
-  school: z.enum(['from-tight', 'from-loose']).default('from-tight'),
+  pitchMm: z.number().check(z.gte(0.2), z.lte(3)),
+  school: z._default(z.enum(['from-tight', 'from-loose']), 'from-tight'),
   allowanceDeg: z
-    .number()
-    .min(0)
-    .max(90)
-    .default(0)
-    .describe('what the skewer squeezes, as degrees of cone; 0 for a nutted axle'),
-  handSdDeg: z.number().min(0).max(30).default(3),
+    ._default(z.number().check(z.gte(0), z.lte(90)), 0)
+    .check(z.describe('what the skewer squeezes, as degrees of cone; 0 for a nutted axle')),
+  handSdDeg: z._default(z.number().check(z.gte(0), z.lte(30)), 3),
   lockShift: z
-    .strictObject({ meanDeg: z.number().min(-60).max(60).default(5), sdDeg: z.number().min(0).max(30).default(4) })
-    .prefault({})
-    .describe('what locking the locknut drags the cone, positive tightens'),
-  bands: z
-    .strictObject({ tickDeg: z.number().min(1).max(90).default(10), smoothDeg: z.number().min(1).max(90).default(12) })
-    .prefault({}),
-  missShare: z.number().min(0).max(0.4).default(0.05).describe('share of feels read as a neighbour'),
-  turns: z.enum(ADJUSTS).default('cone').describe('what is turned: only the words differ'),
-  toolMm: z.number().min(20).max(600).default(150).describe('length of the tool, to say how far its tip travels'),
+    .prefault(
+      z.strictObject({
+        meanDeg: z._default(z.number().check(z.gte(-60), z.lte(60)), 5),
+        sdDeg: z._default(z.number().check(z.gte(0), z.lte(30)), 4),
+      }),
+      {},
+    )
+    .check(z.describe('what locking the locknut drags the cone, positive tightens')),
+  bands: z.prefault(
+    z.strictObject({
+      tickDeg: z._default(z.number().check(z.gte(1), z.lte(90)), 10),
+      smoothDeg: z._default(z.number().check(z.gte(1), z.lte(90)), 12),
+    }),
+    {},
+  ),
+  missShare: z
+    ._default(z.number().check(z.gte(0), z.lte(0.4)), 0.05)
+    .check(z.describe('share of feels read as a neighbour')),
+  turns: z._default(z.enum(ADJUSTS), 'cone').check(z.describe('what is turned: only the words differ')),
+  toolMm: z
+    ._default(z.number().check(z.gte(20), z.lte(600)), 150)
+    .check(z.describe('length of the tool, to say how far its tip travels')),
   trials: z
     .array(
       z.strictObject({
-        turnDeg: z.number().min(-720).max(720).describe('positive tightens; 0 felt again without turning'),
+        turnDeg: z
+          .number()
+          .check(z.gte(-720), z.lte(720), z.describe('positive tightens; 0 felt again without turning')),
         feel: z.enum(FEELS),
-        clamped: z.boolean().default(false).describe('felt with the skewer closed'),
+        clamped: z._default(z.boolean(), false).check(z.describe('felt with the skewer closed')),
       }),
     )
-    .max(400),
+    .check(z.maxLength(400)),
 });
 
 export type AdjustConeInput = z.input<typeof input>;

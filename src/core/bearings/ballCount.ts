@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
 import { lengthMm } from '../fields';
 import { atLeast, floorForgiving, plainZero, roundTo } from '../numbers';
@@ -10,11 +10,11 @@ const FEWEST_BALLS = 3;
 
 const shape = z
   .strictObject({
-    pitchDiameterMm: lengthMm.max(1000).optional().describe('circle through the ball centres'),
-    overBallsMm: lengthMm.max(1000).optional().describe('over two opposite balls from outside'),
-    ballDiameterMm: lengthMm.min(0.5).max(50),
+    pitchDiameterMm: z.optional(lengthMm.check(z.lte(1000))).check(z.describe('circle through the ball centres')),
+    overBallsMm: z.optional(lengthMm.check(z.lte(1000))).check(z.describe('over two opposite balls from outside')),
+    ballDiameterMm: lengthMm.check(z.gte(0.5), z.lte(50)),
   })
-  .describe('Exactly one of pitchDiameterMm and overBallsMm; the circle must hold three balls or more.');
+  .check(z.describe('Exactly one of pitchDiameterMm and overBallsMm; the circle must hold three balls or more.'));
 
 type Shape = z.output<typeof shape>;
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { appliesTo, bicycleKind, type BicycleKind } from '../bicycle';
 import { defineCalculator } from '../calculator';
 import { assembliesFor, choicesFor, type Assembly } from '../strip/assembly';
@@ -10,7 +10,9 @@ import type { BenchDrawing } from './sectionTypes';
 
 const input = z.strictObject({
   kind: bicycleKind,
-  chosen: z.record(z.string().max(60), z.string().max(60)).default({}).describe('assembly by place, where chosen'),
+  chosen: z
+    ._default(z.record(z.string().check(z.maxLength(60)), z.string().check(z.maxLength(60))), {})
+    .check(z.describe('assembly by place, where chosen')),
 });
 
 export interface Benches {

@@ -1,27 +1,29 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { answer, defineCalculator, rule } from '../calculator';
 import { lengthMm } from '../fields';
 import { isSwapped, SWAPPED } from './cartridgeSize';
 import { bearingsIdentifyCartridge, type CartridgeMatch } from './identifyCartridge';
 
-const measured = lengthMm.nullable();
+const measured = z.nullable(lengthMm);
 const input = z.strictObject({
   cartridges: z
     .array(
       rule(
         z.strictObject({
-          id: z.string().min(1).max(64),
+          id: z.string().check(z.minLength(1), z.maxLength(64)),
           boreMm: measured,
           odMm: measured,
           widthMm: measured,
-          print: z.string().max(60).default('').describe('what is printed on it: it counts before the caliper'),
+          print: z
+            ._default(z.string().check(z.maxLength(60)), '')
+            .check(z.describe('what is printed on it: it counts before the caliper')),
         }),
         ['boreMm'],
         ({ boreMm, odMm }) => !isSwapped(boreMm, odMm),
         SWAPPED,
       ),
     )
-    .max(12),
+    .check(z.maxLength(12)),
 });
 
 export interface IdentifiedCartridge {

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
 import { lengthMm } from '../fields';
 import { roundTo } from '../numbers';
@@ -7,15 +7,15 @@ import { row, type WorkingRow } from '../verdict';
 const shape = z
   .strictObject({
     axle: z.strictObject({
-      majorMm: lengthMm.max(40).describe('outside of the thread'),
-      pitchMm: z.number().min(0.2).max(3),
-      boreMm: z.number().min(0).max(39).describe('hole for the skewer; 0 for a solid axle'),
+      majorMm: lengthMm.check(z.lte(40), z.describe('outside of the thread')),
+      pitchMm: z.number().check(z.gte(0.2), z.lte(3)),
+      boreMm: z.number().check(z.gte(0), z.lte(39), z.describe('hole for the skewer; 0 for a solid axle')),
     }),
-    coneSpanMm: lengthMm.max(400).describe('from cone to cone'),
-    clampForceN: z.number().min(0).max(20_000),
-    youngsModulusGPa: z.number().min(1).max(1000).default(205),
+    coneSpanMm: lengthMm.check(z.lte(400), z.describe('from cone to cone')),
+    clampForceN: z.number().check(z.gte(0), z.lte(20_000)),
+    youngsModulusGPa: z._default(z.number().check(z.gte(1), z.lte(1000)), 205),
   })
-  .describe("The bore must be smaller than the thread's root.");
+  .check(z.describe("The bore must be smaller than the thread's root."));
 
 const stressDiameter = (axle: { majorMm: number; pitchMm: number }) => axle.majorMm - 0.9382 * axle.pitchMm;
 

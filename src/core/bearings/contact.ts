@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
 import { lengthMm } from '../fields';
 import { atLeast, roundTo } from '../numbers';
@@ -6,21 +6,35 @@ import { row, type WorkingRow } from '../verdict';
 import { approachPerLoad, pressureMPa, type Track } from './hertz';
 
 const shape = z.strictObject({
-  ballDiameterMm: z.number().min(1).max(20),
-  balls: z.number().multipleOf(1).min(3).max(60).describe('in one row'),
-  circleMm: lengthMm.describe('diameter of the circle through the middles of the balls'),
-  contactDeg: z.number().min(15).max(75).default(45),
-  osculation: z.number().min(0.505).max(0.7).default(0.54).describe('track radius as a share of the ball diameter'),
-  pitchMm: z.number().min(0.2).max(3).default(1),
-  tighterDeg: z.number().min(-120).max(120).default(0).describe('tighter than where play ends; negative: play'),
-  acrossN: z.number().min(0).max(5000).default(350).describe('load across the axle, on one row'),
-  alongN: z.number().min(0).max(5000).default(0).describe('load along the axle, on top of what setting it pushes'),
+  ballDiameterMm: z.number().check(z.gte(1), z.lte(20)),
+  balls: z.number().check(z.multipleOf(1), z.gte(3), z.lte(60), z.describe('in one row')),
+  circleMm: lengthMm.check(z.describe('diameter of the circle through the middles of the balls')),
+  contactDeg: z._default(z.number().check(z.gte(15), z.lte(75)), 45),
+  osculation: z
+    ._default(z.number().check(z.gte(0.505), z.lte(0.7)), 0.54)
+    .check(z.describe('track radius as a share of the ball diameter')),
+  pitchMm: z._default(z.number().check(z.gte(0.2), z.lte(3)), 1),
+  tighterDeg: z
+    ._default(z.number().check(z.gte(-120), z.lte(120)), 0)
+    .check(z.describe('tighter than where play ends; negative: play')),
+  acrossN: z
+    ._default(z.number().check(z.gte(0), z.lte(5000)), 350)
+    .check(z.describe('load across the axle, on one row')),
+  alongN: z
+    ._default(z.number().check(z.gte(0), z.lte(5000)), 0)
+    .check(z.describe('load along the axle, on top of what setting it pushes')),
   axle: z
-    .strictObject({ areaMm2: z.number().gt(0).max(2000), spanMm: z.number().gt(0).max(400) })
-    .nullable()
-    .default(null)
-    .describe('the axle stretches between its cones; null for one that does not'),
-  cup: z.enum(['pressed', 'turned']).default('pressed'),
+    ._default(
+      z.nullable(
+        z.strictObject({
+          areaMm2: z.number().check(z.gt(0), z.lte(2000)),
+          spanMm: z.number().check(z.gt(0), z.lte(400)),
+        }),
+      ),
+      null,
+    )
+    .check(z.describe('the axle stretches between its cones; null for one that does not')),
+  cup: z._default(z.enum(['pressed', 'turned']), 'pressed'),
 });
 /** The smallest circle on which so many balls lie side by side. */
 const leastCircleMm = (balls: number, ballDiameterMm: number) => ballDiameterMm / Math.sin(Math.PI / balls);

@@ -1,27 +1,26 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { ruleWords, type HouseRule } from '../houseRules';
 import { houseRules } from './gradeRules';
 import { defineCalculator } from '../calculator';
 import { row, type Judged } from '../verdict';
 
-const track = z.enum(['bright', 'dull', 'pitted', 'unknown']).default('unknown');
+const track = z._default(z.enum(['bright', 'dull', 'pitted', 'unknown']), 'unknown');
 
 const input = z.strictObject({
   kind: z.enum(['cup-and-cone', 'cartridge', 'bushing']),
-  place: z.string().min(1).max(80),
-  feel: z.enum(['smooth', 'light-rumble', 'gritty', 'notchy', 'tight', 'seized', 'unknown']).default('unknown'),
-  play: z.enum(['none', 'slight', 'clear', 'unknown']).default('unknown'),
-  grease: z.enum(['fresh', 'dirty', 'dry', 'rusty', 'unknown']).default('unknown'),
+  place: z.string().check(z.minLength(1), z.maxLength(80)),
+  feel: z._default(z.enum(['smooth', 'light-rumble', 'gritty', 'notchy', 'tight', 'seized', 'unknown']), 'unknown'),
+  play: z._default(z.enum(['none', 'slight', 'clear', 'unknown']), 'unknown'),
+  grease: z._default(z.enum(['fresh', 'dirty', 'dry', 'rusty', 'unknown']), 'unknown'),
   cup: track,
   cone: track,
   balls: z
-    .enum(['bright', 'dull', 'rusty', 'short', 'unknown'])
-    .default('unknown')
-    .describe('short: fewer balls than belong'),
-  seal: z.enum(['sound', 'torn', 'unknown']).default('unknown'),
-  openable: z.boolean().default(true),
-  brief: z.enum(['rideable', 'preserve', 'period', 'modernise', 'donor']).default('rideable'),
-  rules: houseRules.prefault({}),
+    ._default(z.enum(['bright', 'dull', 'rusty', 'short', 'unknown']), 'unknown')
+    .check(z.describe('short: fewer balls than belong')),
+  seal: z._default(z.enum(['sound', 'torn', 'unknown']), 'unknown'),
+  openable: z._default(z.boolean(), true),
+  brief: z._default(z.enum(['rideable', 'preserve', 'period', 'modernise', 'donor']), 'rideable'),
+  rules: z.prefault(houseRules, {}),
 });
 
 export type GradeInput = z.input<typeof input>;

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
 import { mean, plainZero, roundTo, wholeMicrometres } from '../numbers';
 import { row, type Judged } from '../verdict';
@@ -11,8 +11,8 @@ const UNKNOWN_UNDER_UM = 100;
 const UNKNOWN_OVER_UM = 30;
 
 const input = z.strictObject({
-  readingsMm: z.array(z.number().min(0.5).max(30)).min(1).max(200),
-  instrument: z.enum(['caliper', 'micrometer']).default('caliper'),
+  readingsMm: z.array(z.number().check(z.gte(0.5), z.lte(30))).check(z.minLength(1), z.maxLength(200)),
+  instrument: z._default(z.enum(['caliper', 'micrometer']), 'caliper'),
 });
 
 export interface IdentifiedBall extends Judged<'in-size' | 'undersize' | 'uneven' | 'unknown'> {

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
 import { lengthMm } from '../fields';
 import { IDENTIFIED, TOO_FAR_SIGMAS, normalised } from '../identify/belief';
@@ -12,7 +12,9 @@ const input = rule(
     boreMm: lengthMm,
     odMm: lengthMm,
     widthMm: lengthMm,
-    sigmaMm: z.number().gt(0).max(5).default(0.05).describe('standard error of the caliper, mm'),
+    sigmaMm: z
+      ._default(z.number().check(z.gt(0), z.lte(5)), 0.05)
+      .check(z.describe('standard error of the caliper, mm')),
   }),
   ['boreMm'],
   ({ boreMm, odMm }) => !isSwapped(boreMm, odMm),

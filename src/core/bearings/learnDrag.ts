@@ -1,29 +1,36 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
 import { roundTo } from '../numbers';
 import { row, type WorkingRow } from '../verdict';
 import { afterFeel, afterTurn, coneGrid, FEELS, feelTable, startBelief, type ConeModel } from './coneBelief';
 
-const degrees = z.number().min(-720).max(720);
-const lockShift = z.strictObject({ meanDeg: z.number().min(-60).max(60), sdDeg: z.number().min(0).max(30) });
+const degrees = z.number().check(z.gte(-720), z.lte(720));
+const lockShift = z.strictObject({
+  meanDeg: z.number().check(z.gte(-60), z.lte(60)),
+  sdDeg: z.number().check(z.gte(0), z.lte(30)),
+});
 
 const input = z.strictObject({
-  usual: lockShift.default({ meanDeg: 5, sdDeg: 4 }).describe('what is thought before any trial'),
-  handSdDeg: z.number().min(0).max(30).default(3),
-  bands: z
-    .strictObject({ tickDeg: z.number().min(1).max(90).default(10), smoothDeg: z.number().min(1).max(90).default(12) })
-    .prefault({}),
-  missShare: z.number().min(0).max(0.4).default(0.05),
+  usual: z._default(lockShift, { meanDeg: 5, sdDeg: 4 }).check(z.describe('what is thought before any trial')),
+  handSdDeg: z._default(z.number().check(z.gte(0), z.lte(30)), 3),
+  bands: z.prefault(
+    z.strictObject({
+      tickDeg: z._default(z.number().check(z.gte(1), z.lte(90)), 10),
+      smoothDeg: z._default(z.number().check(z.gte(1), z.lte(90)), 12),
+    }),
+    {},
+  ),
+  missShare: z._default(z.number().check(z.gte(0), z.lte(0.4)), 0.05),
   sessions: z
     .array(
       z.strictObject({
-        allowanceDeg: z.number().min(0).max(90).default(0),
+        allowanceDeg: z._default(z.number().check(z.gte(0), z.lte(90)), 0),
         trials: z
-          .array(z.strictObject({ turnDeg: degrees, feel: z.enum(FEELS), clamped: z.boolean().default(false) }))
-          .max(60),
+          .array(z.strictObject({ turnDeg: degrees, feel: z.enum(FEELS), clamped: z._default(z.boolean(), false) }))
+          .check(z.maxLength(60)),
       }),
     )
-    .max(200),
+    .check(z.maxLength(200)),
 });
 type Question = z.output<typeof input>;
 export type LearnDragInput = z.input<typeof input>;

@@ -1,18 +1,18 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
 import { floorForgiving, roundTo } from '../numbers';
 import { row, type WorkingRow } from '../verdict';
 
 const input = z.strictObject({
-  place: z.string().min(1).max(64),
+  place: z.string().check(z.minLength(1), z.maxLength(64)),
   kind: z.enum(['cup-and-cone', 'cartridge', 'bushing']),
   lastServiced: z.iso.date({ error: 'give a day as year-month-day, for example 2026-11-25' }),
   use: z.enum(['dry', 'mixed', 'wet']),
-  hoursPerWeek: z.number().min(0).max(168),
+  hoursPerWeek: z.number().check(z.gte(0), z.lte(168)),
   grease: z.enum(['thick', 'standard', 'thin']),
   seal: z.enum(['good', 'poor']),
-  jetWashed: z.boolean().default(false),
-  runOn: z.boolean().default(false).describe('runs on with a pitted cup'),
+  jetWashed: z._default(z.boolean(), false),
+  runOn: z._default(z.boolean(), false).check(z.describe('runs on with a pitted cup')),
 });
 type Question = z.output<typeof input>;
 export type ServiceDueInput = z.input<typeof input>;

@@ -1,9 +1,13 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { answer, defineCalculator } from '../calculator';
 import { bearingsServiceDue, type ServiceDue } from './serviceDue';
 
 const input = z.strictObject({
-  bearings: z.array(z.strictObject({ place: z.string().min(1).max(64), question: bearingsServiceDue.input })).max(40),
+  bearings: z
+    .array(
+      z.strictObject({ place: z.string().check(z.minLength(1), z.maxLength(64)), question: bearingsServiceDue.input }),
+    )
+    .check(z.maxLength(40)),
 });
 
 /**

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
 import { remembered } from '../remembered';
 import { bearingsAdjustCone, type ConeAdvice } from './adjustCone';
@@ -10,15 +10,15 @@ const MOST_ALLOWANCE_DEG = 90;
 
 const drag = bearingsLearnDrag.input;
 const shape = z.strictObject({
-  squeeze: bearingsClampAllowance.input
-    .nullable()
-    .default(null)
-    .describe('the axle that a skewer squeezes, if one does'),
-  drag: drag
-    .omit({ sessions: true })
-    .extend({ sessions: z.array(drag.shape.sessions.element.shape.trials).max(200) })
-    .describe('what was set here before: the allowance at hand stands for those of then'),
-  cone: bearingsAdjustCone.input.omit({ allowanceDeg: true, lockShift: true }),
+  squeeze: z
+    ._default(z.nullable(bearingsClampAllowance.input), null)
+    .check(z.describe('the axle that a skewer squeezes, if one does')),
+  drag: z
+    .extend(z.omit(drag, { sessions: true }), {
+      sessions: z.array(drag.shape.sessions.def.element.shape.trials).check(z.maxLength(200)),
+    })
+    .check(z.describe('what was set here before: the allowance at hand stands for those of then')),
+  cone: z.omit(bearingsAdjustCone.input, { allowanceDeg: true, lockShift: true }),
 });
 
 const allowanceOf = (squeeze: z.output<typeof shape>['squeeze']) =>

@@ -1,18 +1,18 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
 import { row, type WorkingRow } from '../verdict';
 import { eraFeatures, type EraFeature } from './data/eraFeatures';
 
-const featureName = z
-  .string()
-  .max(80)
-  .refine((id) => eraFeatures.some((each) => each.id === id), {
+const featureName = z.string().check(
+  z.maxLength(80),
+  z.refine((id) => eraFeatures.some((each) => each.id === id), {
     error: (issue) => `no feature is called "${String(issue.input)}"`,
-  });
+  }),
+);
 
 const input = z.strictObject({
-  features: z.array(featureName).max(60),
-  thisYear: z.number().multipleOf(1).min(1950).max(2200),
+  features: z.array(featureName).check(z.maxLength(60)),
+  thisYear: z.number().check(z.multipleOf(1), z.gte(1950), z.lte(2200)),
 });
 
 export interface Evidence {

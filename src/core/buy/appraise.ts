@@ -1,5 +1,5 @@
 import { own } from '../own';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { bicycleKind } from '../bicycle';
 import { defineCalculator, rule } from '../calculator';
 import { currencyCode, minorUnits, orderedRange, workMinutes } from '../fields';
@@ -8,55 +8,69 @@ import { moneyDrive, type Drive } from '../money/drive';
 import { DOOR_LINE, MOST_TAUGHT } from './doorLine';
 import { doorChecksFor, doorLines, type DoorHistory, type DoorLine } from './door';
 
-const id = z.string().min(1).max(64);
+const id = z.string().check(z.minLength(1), z.maxLength(64));
 const answer = z.enum(['fine', 'bad']);
 
 const shape = z.strictObject({
-  kind: bicycleKind.prefault({}),
-  door: z.record(id, answer).default({}),
-  said: z.record(z.string().max(20), z.string().max(20)).default({}).describe('answers of the seller, by question'),
+  kind: z.prefault(bicycleKind, {}),
+  door: z._default(z.record(id, answer), {}),
+  said: z
+    ._default(z.record(z.string().check(z.maxLength(20)), z.string().check(z.maxLength(20))), {})
+    .check(z.describe('answers of the seller, by question')),
   taught: z
-    .record(
-      id,
-      z.strictObject({
-        looked: z.number().multipleOf(1).min(0).max(1_000_000),
-        bad: z.number().multipleOf(1).min(0).max(1_000_000),
-        minutesAt: z.record(id, z.array(z.number().min(0)).max(MOST_TAUGHT)),
-      }),
-    )
-    .default({})
-    .describe('what the workshop’s other bicycles taught of each line, with the minutes really put down by place'),
-  lines: z
-    .array(
-      z.strictObject({
+    ._default(
+      z.record(
         id,
-        label: z.string().min(1).max(120),
-        kind: z.enum(['standing', 'fault']),
-        chance: z.number().min(0).max(1),
-        parts: orderedRange(minorUnits),
-        minutes: orderedRange(workMinutes),
-      }),
+        z.strictObject({
+          looked: z.number().check(z.multipleOf(1), z.gte(0), z.lte(1_000_000)),
+          bad: z.number().check(z.multipleOf(1), z.gte(0), z.lte(1_000_000)),
+          minutesAt: z.record(id, z.array(z.number().check(z.gte(0))).check(z.maxLength(MOST_TAUGHT))),
+        }),
+      ),
+      {},
     )
-    .max(200)
-    .default([])
-    .describe(`own lines; an id that begins with "${DOOR_LINE}" puts its figures in the stead of the table's`),
-  forParts: z.boolean().default(false).describe('bought to be broken: what it fetches is what its parts do'),
+    .check(
+      z.describe('what the workshop’s other bicycles taught of each line, with the minutes really put down by place'),
+    ),
+  lines: z
+    ._default(
+      z
+        .array(
+          z.strictObject({
+            id,
+            label: z.string().check(z.minLength(1), z.maxLength(120)),
+            kind: z.enum(['standing', 'fault']),
+            chance: z.number().check(z.gte(0), z.lte(1)),
+            parts: orderedRange(minorUnits),
+            minutes: orderedRange(workMinutes),
+          }),
+        )
+        .check(z.maxLength(200)),
+      [],
+    )
+    .check(z.describe(`own lines; an id that begins with "${DOOR_LINE}" puts its figures in the stead of the table's`)),
+  forParts: z
+    ._default(z.boolean(), false)
+    .check(z.describe('bought to be broken: what it fetches is what its parts do')),
   currency: currencyCode,
   asking: minorUnits,
-  resale: orderedRange(minorUnits).describe('all nought: not known yet, and no ceiling is reckoned'),
-  otherCosts: minorUnits.default(0),
-  labourPerHour: minorUnits.default(0),
+  resale: orderedRange(minorUnits).check(z.describe('all nought: not known yet, and no ceiling is reckoned')),
+  otherCosts: z._default(minorUnits, 0),
+  labourPerHour: z._default(minorUnits, 0),
   target: z.strictObject({ kind: z.enum(['profit', 'hourly']), amount: minorUnits }),
-  confidence: z.number().min(0.5).max(0.99).default(0.8),
+  confidence: z._default(z.number().check(z.gte(0.5), z.lte(0.99)), 0.8),
   travel: z
-    .strictObject({
-      distanceKm: z.number().min(0).max(3000),
-      costPerKm: minorUnits,
-      haggle: z.number().min(0).max(0.6),
-    })
-    .nullable()
-    .default(null)
-    .describe('null once one stands at the door: the travel is spent'),
+    ._default(
+      z.nullable(
+        z.strictObject({
+          distanceKm: z.number().check(z.gte(0), z.lte(3000)),
+          costPerKm: minorUnits,
+          haggle: z.number().check(z.gte(0), z.lte(0.6)),
+        }),
+      ),
+      null,
+    )
+    .check(z.describe('null once one stands at the door: the travel is spent')),
 });
 const ownLabels = (lines: { id: string; label: string }[]) =>
   lines.filter((line) => !line.id.startsWith(DOOR_LINE)).map((line) => line.label);

@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import { bicycleKind } from '../bicycle';
 import { answer, type Calculator } from '../calculator';
 import { buyAge } from './age';
@@ -9,7 +9,7 @@ import { eraFeatures, featureId } from './data/eraFeatures';
 import { chanceGiven, correctedChance, correctedMinutes, doorChecksFor, doorLines } from './door';
 import { buyFit } from './fit';
 
-function ok<S extends z.ZodType, O>(calculator: Calculator<S, O>, input: unknown): O {
+function ok<S extends z.ZodMiniType, O>(calculator: Calculator<S, O>, input: unknown): O {
   const result = answer(calculator, input);
   if (!result.ok) throw new Error(JSON.stringify(result.errors));
   return result.output;

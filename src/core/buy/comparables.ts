@@ -1,22 +1,24 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator, rowRule } from '../calculator';
 import { minorUnits } from '../fields';
 import { quantileSorted, roundHalfUp, roundTo } from '../numbers';
 import { row, type WorkingRow } from '../verdict';
 
 const sale = z.strictObject({
-  id: z.string().max(64),
-  label: z.string().max(120),
+  id: z.string().check(z.maxLength(64)),
+  label: z.string().check(z.maxLength(120)),
   price: minorUnits,
-  soldOn: z.iso.date().nullable().default(null),
+  soldOn: z._default(z.nullable(z.iso.date()), null),
 });
 
-const input = rowRule(z.strictObject({ sales: z.array(sale).max(6000), today: z.iso.date() }), ({ sales, today }) =>
-  sales.flatMap(({ soldOn }, i) =>
-    soldOn !== null && soldOn > today
-      ? [{ path: ['sales', i, 'soldOn'], message: `sold on ${soldOn}, which is after ${today}: put the day right` }]
-      : [],
-  ),
+const input = rowRule(
+  z.strictObject({ sales: z.array(sale).check(z.maxLength(6000)), today: z.iso.date() }),
+  ({ sales, today }) =>
+    sales.flatMap(({ soldOn }, i) =>
+      soldOn !== null && soldOn > today
+        ? [{ path: ['sales', i, 'soldOn'], message: `sold on ${soldOn}, which is after ${today}: put the day right` }]
+        : [],
+    ),
 );
 
 export interface Comparables {

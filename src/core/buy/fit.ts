@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
 import { atLeast, roundTo } from '../numbers';
 import { row, type WorkingRow } from '../verdict';
@@ -6,16 +6,22 @@ import { CONVENTIONS } from './conventions';
 
 const shape = z.strictObject({
   kind: z.enum(['road', 'touring', 'city', 'mountain', 'small-wheel']),
-  sizeMm: z.number().min(250).max(720).describe('the seat tube, by the convention named'),
+  sizeMm: z.number().check(z.gte(250), z.lte(720), z.describe('the seat tube, by the convention named')),
   convention: z
     .enum(CONVENTIONS)
-    .describe(
-      'centre of the bottom bracket to the top of the seat tube, to the centre of the top tube, or to the top of the top tube',
+    .check(
+      z.describe(
+        'centre of the bottom bracket to the top of the seat tube, to the centre of the top tube, or to the top of the top tube',
+      ),
     ),
-  topTubeMm: z.number().min(25).max(60).default(28.6).describe('diameter of the top tube'),
-  standoverMm: z.number().min(300).max(1000).optional().describe('ground to the top of the top tube, in its middle'),
-  riderMm: z.number().min(1000).max(2300).optional().describe('height of a rider to check'),
-  inseamMm: z.number().min(400).max(1100).optional().describe('of that rider, floor to crotch, barefoot'),
+  topTubeMm: z._default(z.number().check(z.gte(25), z.lte(60)), 28.6).check(z.describe('diameter of the top tube')),
+  standoverMm: z
+    .optional(z.number().check(z.gte(300), z.lte(1000)))
+    .check(z.describe('ground to the top of the top tube, in its middle')),
+  riderMm: z.optional(z.number().check(z.gte(1000), z.lte(2300))).check(z.describe('height of a rider to check')),
+  inseamMm: z
+    .optional(z.number().check(z.gte(400), z.lte(1100)))
+    .check(z.describe('of that rider, floor to crotch, barefoot')),
 });
 
 const input = rule(

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { BRIEFS } from '../bicycle';
 import { defineCalculator } from '../calculator';
 import { moreThan } from '../numbers';
@@ -36,7 +36,9 @@ const input = z.strictObject({
   frameMaterial: z.enum(['steel', 'aluminium', 'carbon', 'titanium']),
   paint: z.enum(PAINTS),
   brief: z.enum(BRIEFS),
-  hours: z.number().min(0).max(200).nullable().default(null).describe('hours that there are for it; null for no limit'),
+  hours: z
+    ._default(z.nullable(z.number().check(z.gte(0), z.lte(200))), null)
+    .check(z.describe('hours that there are for it; null for no limit')),
 });
 export type FinishInput = z.input<typeof input>;
 

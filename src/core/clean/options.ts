@@ -1,16 +1,16 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
 import { bestWay, materialName, SOILS, waysFor, type Way } from './ways';
 
 const part = z.strictObject({
-  id: z.string().min(1).max(80),
-  materials: z.array(materialName).min(1).max(10),
+  id: z.string().check(z.minLength(1), z.maxLength(80)),
+  materials: z.array(materialName).check(z.minLength(1), z.maxLength(10)),
   soil: z.enum(SOILS),
 });
 
 const shape = z
-  .strictObject({ parts: z.array(part).max(200) })
-  .describe('materials as they are named in the cleaning table');
+  .strictObject({ parts: z.array(part).check(z.maxLength(200)) })
+  .check(z.describe('materials as they are named in the cleaning table'));
 
 export interface PartOptions {
   id: string;

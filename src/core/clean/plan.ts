@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
 import { atLeast, moreThan } from '../numbers';
 import { finishedBy, whatFollows } from './afterwards';
@@ -7,24 +7,28 @@ import { packLoads, volumeBound } from './pack';
 import { bathProcess, materialName, SOILS, waysFor, type Way } from './ways';
 
 const partInput = z.strictObject({
-  id: z.string().min(1).max(120),
-  label: z.string().min(1).max(120).optional().describe('its words, where it is told by name; its id without'),
-  materials: z.array(materialName).min(1).max(10),
+  id: z.string().check(z.minLength(1), z.maxLength(120)),
+  label: z
+    .optional(z.string().check(z.minLength(1), z.maxLength(120)))
+    .check(z.describe('its words, where it is told by name; its id without')),
+  materials: z.array(materialName).check(z.minLength(1), z.maxLength(10)),
   soil: z.enum(SOILS),
-  volumeMl: z.number().gt(0).max(1_000_000),
-  brakeTrack: z.boolean().default(false).describe('a brake works on it, as on the track of a rim'),
+  volumeMl: z.number().check(z.gt(0), z.lte(1_000_000)),
+  brakeTrack: z._default(z.boolean(), false).check(z.describe('a brake works on it, as on the track of a rim')),
 });
 const bathInput = z.strictObject({
-  id: z.string().min(1).max(80),
+  id: z.string().check(z.minLength(1), z.maxLength(80)),
   process: bathProcess,
-  capacityMl: z.number().gt(0).max(10_000_000),
-  fillShare: z.number().gt(0).max(1).default(0.6).describe('share of it that parts may fill'),
-  busyMinutes: z.number().min(0).max(100_000).default(0).describe('how long what runs in it still takes'),
+  capacityMl: z.number().check(z.gt(0), z.lte(10_000_000)),
+  fillShare: z._default(z.number().check(z.gt(0), z.lte(1)), 0.6).check(z.describe('share of it that parts may fill')),
+  busyMinutes: z
+    ._default(z.number().check(z.gte(0), z.lte(100_000)), 0)
+    .check(z.describe('how long what runs in it still takes')),
 });
 
 const shape = z
-  .strictObject({ parts: z.array(partInput).max(300), baths: z.array(bathInput).max(30) })
-  .describe('materials, soils and processes as the cleaning tables name them; every id once');
+  .strictObject({ parts: z.array(partInput).check(z.maxLength(300)), baths: z.array(bathInput).check(z.maxLength(30)) })
+  .check(z.describe('materials, soils and processes as the cleaning tables name them; every id once'));
 
 const twice = (ids: string[]) => ids.find((id, i) => ids.indexOf(id) !== i);
 type Plan = z.output<typeof shape>;

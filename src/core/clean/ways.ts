@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { finishedBy, isBraking } from './afterwards';
 import { cleaning } from './data/cleaning';
 import { processes } from './data/processes';

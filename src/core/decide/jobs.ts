@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { appliesTo, bicycleKind, BRIEFS } from '../bicycle';
 import { defineCalculator } from '../calculator';
 import type { Range } from '../fields';
@@ -8,19 +8,19 @@ export type { Need };
 
 const input = z.strictObject({
   brief: z.enum(BRIEFS),
-  kind: bicycleKind.prefault({}),
+  kind: z.prefault(bicycleKind, {}),
   findings: z
     .array(
       z.strictObject({
-        check: z.string().max(40),
-        label: z.string().max(80),
-        place: z.string().max(64).default('frame'),
-        verdict: z.string().max(40).nullable(),
-        outcome: z.string().max(40).nullable().default(null),
-        reasons: z.array(z.string().max(600)).max(20),
+        check: z.string().check(z.maxLength(40)),
+        label: z.string().check(z.maxLength(80)),
+        place: z._default(z.string().check(z.maxLength(64)), 'frame'),
+        verdict: z.nullable(z.string().check(z.maxLength(40))),
+        outcome: z._default(z.nullable(z.string().check(z.maxLength(40))), null),
+        reasons: z.array(z.string().check(z.maxLength(600))).check(z.maxLength(20)),
       }),
     )
-    .max(400),
+    .check(z.maxLength(400)),
 });
 type Question = z.output<typeof input>;
 type Found = Question['findings'][number];

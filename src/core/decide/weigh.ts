@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
 import { minorUnits, orderedRange, workMinutes } from '../fields';
 import { pertMean } from '../money/pert';
@@ -17,19 +17,18 @@ const input = z.strictObject({
   options: z
     .array(
       z.strictObject({
-        id: z.string().max(80),
-        label: z.string().max(160),
+        id: z.string().check(z.maxLength(80)),
+        label: z.string().check(z.maxLength(160)),
         minutes: orderedRange(workMinutes),
         parts: orderedRange(minorUnits),
-        source: z.enum(['new', 'second-hand', 'donor', 'drawer']).default('new'),
+        source: z._default(z.enum(['new', 'second-hand', 'donor', 'drawer']), 'new'),
         /** How often it comes out; where it does not, the dearest of the others has to be done after all. */
-        works: z.number().min(0.05).max(1).default(1),
+        works: z._default(z.number().check(z.gte(0.05), z.lte(1)), 1),
       }),
     )
-    .min(1)
-    .max(12),
+    .check(z.minLength(1), z.maxLength(12)),
   ratePerHour: minorUnits,
-  dayWorth: minorUnits.default(0).describe('what a day of waiting costs'),
+  dayWorth: z._default(minorUnits, 0).check(z.describe('what a day of waiting costs')),
 });
 
 export interface Weighed {

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
 import { lengthMm } from '../fields';
 import { atLeast, moreThan, roundTo } from '../numbers';
@@ -10,46 +10,47 @@ import { interchange, STANDARDS_OF, type Standard } from './standards';
 const STILL_POSSIBLE = 0.05;
 const LEAST_BITS = 0.01;
 
-const tpi = z.number().min(4).max(80).describe('threads to the inch');
-const standardError = z.number().gt(0).max(20).describe('standard error, mm');
+const tpi = z.number().check(z.gte(4), z.lte(80), z.describe('threads to the inch'));
+const standardError = z.number().check(z.gt(0), z.lte(20), z.describe('standard error, mm'));
 
 const readings = z.strictObject({
-  diameterMm: lengthMm.optional(),
-  pitchMm: z.number().gt(0).max(6).describe('millimetres').optional(),
-  tpi: tpi.optional(),
-  shellWidthMm: lengthMm.optional(),
-  driveHand: z.enum(['left', 'right', 'none']).optional(),
-  steererMm: lengthMm.optional(),
-  crownRaceMm: lengthMm.optional(),
-  headTubeMm: lengthMm.optional(),
-  overLocknutMm: lengthMm.optional(),
-  axle: z.enum(['solid', 'hollow']).optional(),
-  beadSeatMm: lengthMm.optional(),
-  middleMm: lengthMm.optional(),
-  at: z.enum(['clamp', 'grip']).optional(),
-  what: z.enum(['freewheel', 'fixed-cog', 'lockring']).optional(),
-  hand: z.enum(['left', 'right']).optional(),
+  diameterMm: z.optional(lengthMm),
+  pitchMm: z.optional(z.number().check(z.gt(0), z.lte(6), z.describe('millimetres'))),
+  tpi: z.optional(tpi),
+  shellWidthMm: z.optional(lengthMm),
+  driveHand: z.optional(z.enum(['left', 'right', 'none'])),
+  steererMm: z.optional(lengthMm),
+  crownRaceMm: z.optional(lengthMm),
+  headTubeMm: z.optional(lengthMm),
+  overLocknutMm: z.optional(lengthMm),
+  axle: z.optional(z.enum(['solid', 'hollow'])),
+  beadSeatMm: z.optional(lengthMm),
+  middleMm: z.optional(lengthMm),
+  at: z.optional(z.enum(['clamp', 'grip'])),
+  what: z.optional(z.enum(['freewheel', 'fixed-cog', 'lockring'])),
+  hand: z.optional(z.enum(['left', 'right'])),
 });
 type Readings = z.output<typeof readings>;
 
-const sigma = z
-  .strictObject({
-    diameterMm: standardError.optional(),
-    pitchMm: standardError.optional(),
-    tpi: standardError.describe('standard error of the pitch, mm').optional(),
-    shellWidthMm: standardError.optional(),
-    steererMm: standardError.optional(),
-    crownRaceMm: standardError.optional(),
-    headTubeMm: standardError.optional(),
-    overLocknutMm: standardError.optional(),
-    beadSeatMm: standardError.optional(),
-    middleMm: standardError.optional(),
-  })
-  .default({});
+const sigma = z._default(
+  z.strictObject({
+    diameterMm: z.optional(standardError),
+    pitchMm: z.optional(standardError),
+    tpi: z.optional(standardError.check(z.describe('standard error of the pitch, mm'))),
+    shellWidthMm: z.optional(standardError),
+    steererMm: z.optional(standardError),
+    crownRaceMm: z.optional(standardError),
+    headTubeMm: z.optional(standardError),
+    overLocknutMm: z.optional(standardError),
+    beadSeatMm: z.optional(standardError),
+    middleMm: z.optional(standardError),
+  }),
+  {},
+);
 
 const shape = z
   .strictObject({ kind: z.enum(KINDS), readings, sigma })
-  .describe('at least one reading, and only those of the kind; pitchMm or tpi, not both');
+  .check(z.describe('at least one reading, and only those of the kind; pitchMm or tpi, not both'));
 
 /** The names under which a field of a kind may be given. */
 const names = (field: ReadingField) => (field.field === 'pitchMm' ? ['pitchMm', 'tpi'] : [field.field]);

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { parseTable } from '../table';
 import { stands, termsOf } from './search';
 import ballsJson from '../bearings/data/balls.json';
@@ -53,11 +53,9 @@ const MOST_ROWS = 60;
 
 const input = z.strictObject({
   search: z
-    .string()
-    .max(80)
-    .default('')
-    .describe('words and sizes, each of which must stand in the row: 24 tpi, 3/16, 27.2, italian'),
-  table: z.string().max(40).nullable().default(null),
+    ._default(z.string().check(z.maxLength(80)), '')
+    .check(z.describe('words and sizes, each of which must stand in the row: 24 tpi, 3/16, 27.2, italian')),
+  table: z._default(z.nullable(z.string().check(z.maxLength(40))), null),
 });
 
 export interface FoundRow {

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
 import { atLeast, moreThan, plainZero, roundTo } from '../numbers';
 import { row, type Judged } from '../verdict';
@@ -16,37 +16,37 @@ const TABLE_CLASS = {
   '12-speed': '12 speed derailleur',
 } as const;
 
-const percentLimit = z.number().gt(0).max(5);
+const percentLimit = z.number().check(z.gt(0), z.lte(5));
 
 const shape = z
   .strictObject({
     chain: z.enum(['single-or-hub-gear', '5-8-speed', '9-10-speed', '11-speed', '12-speed']),
     pitches: z
-      .number()
-      .multipleOf(1)
-      .min(6)
-      .max(400)
-      .optional()
-      .describe('pitches between the pins measured; a link pair is two'),
-    lengthMm: z.number().gt(0).max(6000).optional().describe('pin centre to pin centre under light tension'),
-    readingErrorMm: z.number().gt(0).max(10).default(0.5),
+      .optional(z.number().check(z.multipleOf(1), z.gte(6), z.lte(400)))
+      .check(z.describe('pitches between the pins measured; a link pair is two')),
+    lengthMm: z
+      .optional(z.number().check(z.gt(0), z.lte(6000)))
+      .check(z.describe('pin centre to pin centre under light tension')),
+    readingErrorMm: z._default(z.number().check(z.gt(0), z.lte(10)), 0.5),
     gauge: z
-      .strictObject({
-        dropsInAtPercent: z.number().min(0).max(5),
-        notAtPercent: z.number().gt(0).max(5).nullable().default(null),
-      })
-      .optional()
-      .describe('a drop-in gauge: the figure that drops in, and the smallest that does not'),
+      .optional(
+        z.strictObject({
+          dropsInAtPercent: z.number().check(z.gte(0), z.lte(5)),
+          notAtPercent: z._default(z.nullable(z.number().check(z.gt(0), z.lte(5))), null),
+        }),
+      )
+      .check(z.describe('a drop-in gauge: the figure that drops in, and the smallest that does not')),
     limits: z
-      .strictObject({
-        replaceAtPercent: percentLimit.optional(),
-        proveCogsAtPercent: percentLimit.optional(),
-        cogsDoneAtPercent: percentLimit.optional(),
-      })
-      .optional()
-      .describe("the maker's own limits, which come before the table"),
+      .optional(
+        z.strictObject({
+          replaceAtPercent: z.optional(percentLimit),
+          proveCogsAtPercent: z.optional(percentLimit),
+          cogsDoneAtPercent: z.optional(percentLimit),
+        }),
+      )
+      .check(z.describe("the maker's own limits, which come before the table")),
   })
-  .describe('Exactly one of (pitches and lengthMm) or gauge; the wear must lie between −0.5 and 5 %.');
+  .check(z.describe('Exactly one of (pitches and lengthMm) or gauge; the wear must lie between −0.5 and 5 %.'));
 
 type Shape = z.output<typeof shape>;
 

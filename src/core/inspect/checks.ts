@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { appliesTo, bicycleKind, type BicycleKind } from '../bicycle';
 import { defineCalculator } from '../calculator';
 import type { Check } from './check';
@@ -37,7 +37,7 @@ export function checkById(id: string): Check | undefined {
 }
 
 const input = z.strictObject({
-  kind: bicycleKind.nullable().default(null).describe('null for every check there is'),
+  kind: z._default(z.nullable(bicycleKind), null).check(z.describe('null for every check there is')),
 });
 
 /**

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
 import { row, type Judged } from '../verdict';
 
@@ -7,7 +7,7 @@ const arm = z.enum(['firm', 'loose']);
 const input = z.strictObject({
   left: arm,
   right: arm,
-  crankType: z.enum(['square-taper', 'cottered', 'pinch-bolt', 'one-piece', 'other']).default('square-taper'),
+  crankType: z._default(z.enum(['square-taper', 'cottered', 'pinch-bolt', 'one-piece', 'other']), 'square-taper'),
 });
 
 export interface CrankPlay extends Judged<'sound' | 'adjust-bearing' | 'arm-fixing'> {

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
 import { atLeast } from '../numbers';
 import { row, type WorkingRow } from '../verdict';
@@ -14,17 +14,17 @@ const outcomesOf = (test: string) => knowledge.tests.find((each) => each.id === 
 const unknown = (what: string) => (issue: { input?: unknown }) =>
   `no ${what} is called "${String(issue.input)}"; inspect.knowledge lists them`;
 
-const complaintId = z
-  .string()
-  .max(60)
-  .refine((id) => knowledge.complaints.some((each) => each.id === id), { error: unknown('complaint') });
-const testId = z
-  .string()
-  .max(60)
-  .refine((id) => knowledge.tests.some((each) => each.id === id), { error: unknown('test') });
+const complaintId = z.string().check(
+  z.maxLength(60),
+  z.refine((id) => knowledge.complaints.some((each) => each.id === id), { error: unknown('complaint') }),
+);
+const testId = z.string().check(
+  z.maxLength(60),
+  z.refine((id) => knowledge.tests.some((each) => each.id === id), { error: unknown('test') }),
+);
 
 const result = rule(
-  z.strictObject({ test: testId, outcome: z.string().max(60) }),
+  z.strictObject({ test: testId, outcome: z.string().check(z.maxLength(60)) }),
   ['outcome'],
   ({ test, outcome }) => outcomesOf(test).length === 0 || outcomesOf(test).some((each) => each.id === outcome),
   ({ test, outcome }) =>
@@ -34,9 +34,9 @@ const result = rule(
 );
 
 const input = z.strictObject({
-  complaints: z.array(complaintId).max(40),
-  results: z.array(result).max(200).describe('a test named twice: the last counts'),
-  unavailable: z.array(testId).max(200).default([]),
+  complaints: z.array(complaintId).check(z.maxLength(40)),
+  results: z.array(result).check(z.maxLength(200), z.describe('a test named twice: the last counts')),
+  unavailable: z._default(z.array(testId).check(z.maxLength(200)), []),
 });
 type Question = z.output<typeof input>;
 

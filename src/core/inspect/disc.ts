@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
 import { atLeast, clamp, moreThan, plainZero, roundTo } from '../numbers';
 import { row, type Judged } from '../verdict';
@@ -7,13 +7,17 @@ const USABLE_MM = 0.3;
 const CAUTIOUS_MINIMUM_MM = 1.7;
 const NEAR_SHARE = 0.2;
 
-const thickness = z.number().min(0.3).max(6).describe('millimetres on the brake track');
+const thickness = z.number().check(z.gte(0.3), z.lte(6), z.describe('millimetres on the brake track'));
 
 const shape = z.strictObject({
-  readingsMm: z.array(thickness).min(1).max(48).describe('measured on the track with pointed jaws, not across the lip'),
-  minimumMm: thickness.optional().describe('the figure stamped on the disc'),
-  newMm: thickness.optional().describe('thickness when new, where that is known'),
-  wornPastReading: z.boolean().default(false).describe('cracked, blued or so hollow that no reading tells'),
+  readingsMm: z
+    .array(thickness)
+    .check(z.minLength(1), z.maxLength(48), z.describe('measured on the track with pointed jaws, not across the lip')),
+  minimumMm: z.optional(thickness).check(z.describe('the figure stamped on the disc')),
+  newMm: z.optional(thickness).check(z.describe('thickness when new, where that is known')),
+  wornPastReading: z
+    ._default(z.boolean(), false)
+    .check(z.describe('cracked, blued or so hollow that no reading tells')),
 });
 
 const LEAST_NEW_MM = 1.7;

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 
 /** How a pair of spokes feels when it is squeezed. */
 export const SPOKE_FEELS = ['even', 'soft', 'slack', 'hard', 'broken'] as const;
@@ -9,32 +9,38 @@ export type HandState = (typeof HAND_STATES)[number];
 
 /** What a check takes down, by its kind; the raw evidence that is stored, never a verdict. */
 export const evidence = z.strictObject({
-  outcome: z.string().max(40).optional(),
+  outcome: z.optional(z.string().check(z.maxLength(40))),
   /** Judged by eye, with no reading; a reading taken later stands in its stead. */
-  byEye: z.enum(HAND_STATES).optional(),
-  feel: z.enum(['smooth', 'light-rumble', 'gritty', 'notchy', 'tight', 'seized', 'unknown']).optional(),
-  play: z.enum(['none', 'slight', 'clear', 'unknown']).optional(),
-  grease: z.enum(['fresh', 'dirty', 'dry', 'rusty', 'unknown']).optional(),
-  cup: z.enum(['bright', 'dull', 'pitted', 'unknown']).optional(),
-  cone: z.enum(['bright', 'dull', 'pitted', 'unknown']).optional(),
-  balls: z.enum(['bright', 'dull', 'rusty', 'short', 'unknown']).optional(),
+  byEye: z.optional(z.enum(HAND_STATES)),
+  feel: z.optional(z.enum(['smooth', 'light-rumble', 'gritty', 'notchy', 'tight', 'seized', 'unknown'])),
+  play: z.optional(z.enum(['none', 'slight', 'clear', 'unknown'])),
+  grease: z.optional(z.enum(['fresh', 'dirty', 'dry', 'rusty', 'unknown'])),
+  cup: z.optional(z.enum(['bright', 'dull', 'pitted', 'unknown'])),
+  cone: z.optional(z.enum(['bright', 'dull', 'pitted', 'unknown'])),
+  balls: z.optional(z.enum(['bright', 'dull', 'rusty', 'short', 'unknown'])),
   /** Rock at the rim, stop to stop, and how long it spins: readings to compare with afterwards. */
-  rimMm: z.number().min(0).max(50).optional(),
-  spinS: z.number().min(0).max(600).optional(),
-  readingsMm: z.array(z.number()).max(144).optional(),
-  minimumMm: z.number().optional(),
-  pitches: z.number().optional(),
-  lengthMm: z.number().optional(),
-  dropsInAtPercent: z.number().optional(),
-  notAtPercent: z.number().nullable().optional(),
-  left: z.enum(['firm', 'loose']).optional(),
-  right: z.enum(['firm', 'loose']).optional(),
-  gaps: z
-    .array(z.strictObject({ clockDeg: z.number().min(0).max(360), gapMm: z.number().min(0).max(500) }))
-    .max(12)
-    .optional(),
-  bentBefore: z.boolean().optional(),
-  pairs: z.array(z.enum(SPOKE_FEELS)).max(24).optional(),
-  code: z.string().max(4).optional(),
+  rimMm: z.optional(z.number().check(z.gte(0), z.lte(50))),
+  spinS: z.optional(z.number().check(z.gte(0), z.lte(600))),
+  readingsMm: z.optional(z.array(z.number()).check(z.maxLength(144))),
+  minimumMm: z.optional(z.number()),
+  pitches: z.optional(z.number()),
+  lengthMm: z.optional(z.number()),
+  dropsInAtPercent: z.optional(z.number()),
+  notAtPercent: z.optional(z.nullable(z.number())),
+  left: z.optional(z.enum(['firm', 'loose'])),
+  right: z.optional(z.enum(['firm', 'loose'])),
+  gaps: z.optional(
+    z
+      .array(
+        z.strictObject({
+          clockDeg: z.number().check(z.gte(0), z.lte(360)),
+          gapMm: z.number().check(z.gte(0), z.lte(500)),
+        }),
+      )
+      .check(z.maxLength(12)),
+  ),
+  bentBefore: z.optional(z.boolean()),
+  pairs: z.optional(z.array(z.enum(SPOKE_FEELS)).check(z.maxLength(24))),
+  code: z.optional(z.string().check(z.maxLength(4))),
 });
 export type Evidence = z.output<typeof evidence>;

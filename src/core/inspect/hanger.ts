@@ -1,22 +1,26 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
 import { atLeast, moreThan, plainZero, roundTo } from '../numbers';
 import { row, type Judged } from '../verdict';
 
 const reading = z.strictObject({
-  clockDeg: z.number().min(0).max(360).describe('0 at twelve o’clock, clockwise seen from the drive side'),
-  gapMm: z.number().min(0).max(500).describe('from the gauge’s tip to one and the same point of the rim'),
+  clockDeg: z
+    .number()
+    .check(z.gte(0), z.lte(360), z.describe('0 at twelve o’clock, clockwise seen from the drive side')),
+  gapMm: z
+    .number()
+    .check(z.gte(0), z.lte(500), z.describe('from the gauge’s tip to one and the same point of the rim')),
 });
 
 const shape = z
   .strictObject({
-    readings: z.array(reading).max(72),
-    radiusMm: z.number().gt(0).max(500).describe('from the hanger’s axis to where the gap is read'),
-    speeds: z.number().multipleOf(1).min(1).max(14),
-    material: z.enum(['steel', 'aluminium', 'carbon', 'unknown']).default('unknown'),
-    bentBefore: z.boolean().default(false),
+    readings: z.array(reading).check(z.maxLength(72)),
+    radiusMm: z.number().check(z.gt(0), z.lte(500), z.describe('from the hanger’s axis to where the gap is read')),
+    speeds: z.number().check(z.multipleOf(1), z.gte(1), z.lte(14)),
+    material: z._default(z.enum(['steel', 'aluminium', 'carbon', 'unknown']), 'unknown'),
+    bentBefore: z._default(z.boolean(), false),
   })
-  .describe('at least three clock points, and no empty arc over 180° between neighbours');
+  .check(z.describe('at least three clock points, and no empty arc over 180° between neighbours'));
 
 type Question = z.output<typeof shape>;
 

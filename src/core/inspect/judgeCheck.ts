@@ -3,7 +3,7 @@ import type { houseRules } from '../bearings/gradeRules';
 import type { BicycleKind, Brief } from '../bicycle';
 import { answer, type Calculator } from '../calculator';
 import { roundTo } from '../numbers';
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import { stateOf } from '../vocabulary/verdicts';
 import { stateLabel, type StateId } from '../vocabulary/vocabulary';
 import { row, type WorkingRow } from '../verdict';
@@ -50,7 +50,7 @@ export const NOT_LOOKED: Judgement = {
   errors: [],
 };
 
-function judge<S extends z.ZodType, O extends { verdict: string; reasons: string[]; working: WorkingRow[] }>(
+function judge<S extends z.ZodMiniType, O extends { verdict: string; reasons: string[]; working: WorkingRow[] }>(
   calculator: Calculator<S, O>,
   question: unknown,
 ): Judgement {

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { houseRules } from '../bearings/gradeRules';
 import { bicycleKind, BRIEFS } from '../bicycle';
 import { defineCalculator } from '../calculator';
@@ -11,41 +11,57 @@ import { SEEN_AS, type SeenAs } from './seenAs';
 import { judgeCheck, NOT_LOOKED, type Bench, type Judgement } from './judgeCheck';
 
 const input = z.strictObject({
-  kind: bicycleKind.prefault({}),
-  brief: z.enum(BRIEFS).default('rideable'),
-  rules: houseRules.prefault({}),
-  frontBrakeHand: z.enum(['left', 'right', 'either']).default('either'),
-  today: z.iso.date().nullable().default(null).describe('for what grows old; null leaves age unjudged'),
-  now: z.enum(SEEN_AS).default('bought').describe('how far the bicycle is'),
+  kind: z.prefault(bicycleKind, {}),
+  brief: z._default(z.enum(BRIEFS), 'rideable'),
+  rules: z.prefault(houseRules, {}),
+  frontBrakeHand: z._default(z.enum(['left', 'right', 'either']), 'either'),
+  today: z._default(z.nullable(z.iso.date()), null).check(z.describe('for what grows old; null leaves age unjudged')),
+  now: z._default(z.enum(SEEN_AS), 'bought').check(z.describe('how far the bicycle is')),
   found: z
     .array(
       z.strictObject({
-        check: z.string().max(64),
+        check: z.string().check(z.maxLength(64)),
         evidence,
-        seenAs: z.enum(SEEN_AS).default('bought'),
-        at: z.iso.datetime().optional(),
+        seenAs: z._default(z.enum(SEEN_AS), 'bought'),
+        at: z.optional(z.iso.datetime()),
       }),
     )
-    .max(400)
-    .describe('in the order in which it was seen; of a check named twice the last counts, and what was unsafe stands'),
+    .check(
+      z.maxLength(400),
+      z.describe(
+        'in the order in which it was seen; of a check named twice the last counts, and what was unsafe stands',
+      ),
+    ),
   mended: z
-    .array(z.strictObject({ place: z.string().max(64), at: z.iso.datetime() }))
-    .max(400)
-    .default([])
-    .describe('when a job at a place was done: what is seen later stands in the stead of all that was seen before'),
-  ended: z
-    .array(
-      z.strictObject({
-        check: z.string().max(64),
-        how: z.enum(['removed', 'cleared']),
-        by: z.string().max(80),
-        on: z.iso.date(),
-        paper: z.string().max(500).default(''),
-      }),
+    ._default(
+      z
+        .array(z.strictObject({ place: z.string().check(z.maxLength(64)), at: z.iso.datetime() }))
+        .check(z.maxLength(400)),
+      [],
     )
-    .max(400)
-    .default([])
-    .describe('what ended something unsafe, later than it was seen: the part gone, or cleared by a qualified person'),
+    .check(
+      z.describe('when a job at a place was done: what is seen later stands in the stead of all that was seen before'),
+    ),
+  ended: z
+    ._default(
+      z
+        .array(
+          z.strictObject({
+            check: z.string().check(z.maxLength(64)),
+            how: z.enum(['removed', 'cleared']),
+            by: z.string().check(z.maxLength(80)),
+            on: z.iso.date(),
+            paper: z._default(z.string().check(z.maxLength(500)), ''),
+          }),
+        )
+        .check(z.maxLength(400)),
+      [],
+    )
+    .check(
+      z.describe(
+        'what ended something unsafe, later than it was seen: the part gone, or cleared by a qualified person',
+      ),
+    ),
 });
 type Question = z.output<typeof input>;
 type Entry = Question['found'][number];

@@ -1,10 +1,12 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
 import { inspectDiagnose } from './diagnose';
 import { knowledge } from './knowledge';
 
 const input = z.strictObject({
-  complaints: z.array(z.strictObject({ id: z.string().max(64), question: inspectDiagnose.input })).max(40),
+  complaints: z
+    .array(z.strictObject({ id: z.string().check(z.maxLength(64)), question: inspectDiagnose.input }))
+    .check(z.maxLength(40)),
 });
 
 export interface OpenComplaints {

@@ -1,12 +1,12 @@
 import { answer, type Calculator } from '../calculator';
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import { inspectHanger } from './hanger';
 import { inspectRimPlay } from './rimPlay';
 import { inspectRunout } from './runout';
 import { inspectSpokeMap } from './spokeMap';
 import { inspectTyreAge } from './tyreAge';
 
-function ok<S extends z.ZodType, O>(calculator: Calculator<S, O>, input: unknown): O {
+function ok<S extends z.ZodMiniType, O>(calculator: Calculator<S, O>, input: unknown): O {
   const result = answer(calculator, input);
   if (!result.ok) throw new Error(JSON.stringify(result.errors));
   return result.output;

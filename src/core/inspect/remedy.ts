@@ -1,15 +1,15 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
 import type { Range } from '../fields';
 import { diagnosisFaults } from './data/diagnosis';
 
 const input = z.strictObject({
-  fault: z
-    .string()
-    .max(60)
-    .refine((id) => diagnosisFaults.some((each) => each.id === id), {
+  fault: z.string().check(
+    z.maxLength(60),
+    z.refine((id) => diagnosisFaults.some((each) => each.id === id), {
       error: (issue) => `no fault is called "${String(issue.input)}"; inspect.knowledge lists them`,
     }),
+  ),
 });
 
 export interface Remedy {

@@ -1,22 +1,25 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
 import { atLeast, plainZero, roundTo } from '../numbers';
 import { row, type Judged } from '../verdict';
 import { wearLimits } from './data/wearLimits';
 
 const input = z.strictObject({
-  where: z.enum(['hub', 'headset']).default('hub'),
-  movementMm: z.number().min(0).max(50).describe('from stop to stop, where it is read'),
-  leverMm: z.number().gt(0).max(1000).describe('from the middle between the bearings to where it is read'),
-  spanMm: z.number().gt(0).max(400).describe('between the two rows of balls'),
-  circleMm: z
+  where: z._default(z.enum(['hub', 'headset']), 'hub'),
+  movementMm: z.number().check(z.gte(0), z.lte(50), z.describe('from stop to stop, where it is read')),
+  leverMm: z
     .number()
-    .min(0)
-    .max(200)
-    .default(0)
-    .describe('diameter of the circle of balls, where rows of cup and cone stand back to back; 0 for deep grooves'),
-  contactDeg: z.number().min(15).max(75).default(45).describe('contact angle from the plane of the balls'),
-  pitchMm: z.number().gt(0).max(3).default(1).describe('pitch of the cone or cup thread'),
+    .check(z.gt(0), z.lte(1000), z.describe('from the middle between the bearings to where it is read')),
+  spanMm: z.number().check(z.gt(0), z.lte(400), z.describe('between the two rows of balls')),
+  circleMm: z
+    ._default(z.number().check(z.gte(0), z.lte(200)), 0)
+    .check(
+      z.describe('diameter of the circle of balls, where rows of cup and cone stand back to back; 0 for deep grooves'),
+    ),
+  contactDeg: z
+    ._default(z.number().check(z.gte(15), z.lte(75)), 45)
+    .check(z.describe('contact angle from the plane of the balls')),
+  pitchMm: z._default(z.number().check(z.gt(0), z.lte(3)), 1).check(z.describe('pitch of the cone or cup thread')),
 });
 
 export interface RimPlay extends Judged<'none' | 'slight' | 'clear'> {

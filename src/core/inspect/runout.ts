@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
 import { atLeast, mean, roundTo } from '../numbers';
 import { row, type Judged } from '../verdict';
@@ -16,10 +16,12 @@ export const RUNOUT_ROWS = {
 const input = z.strictObject({
   of: z.enum(['rim-braked', 'rim-free', 'hop', 'disc', 'chainring']),
   readingsMm: z
-    .array(z.number().min(-50).max(50))
-    .min(2)
-    .max(144)
-    .describe('evenly spaced round one turn, starting at the valve or the mark; outwards is positive'),
+    .array(z.number().check(z.gte(-50), z.lte(50)))
+    .check(
+      z.minLength(2),
+      z.maxLength(144),
+      z.describe('evenly spaced round one turn, starting at the valve or the mark; outwards is positive'),
+    ),
 });
 
 export interface Runout extends Judged<'true' | 'near' | 'true-it'> {

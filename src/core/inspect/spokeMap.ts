@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
 import { roundTo } from '../numbers';
 import { row, type Judged } from '../verdict';
@@ -8,12 +8,12 @@ import { SPOKE_FEELS, type SpokeFeel } from './evidence';
 const TENSION: Record<SpokeFeel, number> = { broken: 0, slack: 0.2, soft: 0.65, even: 1, hard: 1.35 };
 
 const shape = z.strictObject({
-  pairs: z.array(z.enum(SPOKE_FEELS)).min(4).max(24).describe('pairs of neighbours squeezed, in order from the valve'),
+  pairs: z
+    .array(z.enum(SPOKE_FEELS))
+    .check(z.minLength(4), z.maxLength(24), z.describe('pairs of neighbours squeezed, in order from the valve')),
   sides: z
-    .array(z.enum(['left', 'right']))
-    .max(24)
-    .optional()
-    .describe('which side each pair is of: a dished wheel is compared within its sides'),
+    .optional(z.array(z.enum(['left', 'right'])).check(z.maxLength(24)))
+    .check(z.describe('which side each pair is of: a dished wheel is compared within its sides')),
 });
 const input = rule(
   shape,

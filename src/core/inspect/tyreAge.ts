@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
 import { atLeast, roundTo } from '../numbers';
 import { row, type Judged } from '../verdict';
@@ -7,7 +7,9 @@ import { wearLimits } from './data/wearLimits';
 const shape = z.strictObject({
   code: z
     .string()
-    .regex(/^(0[1-9]|[1-4]\d|5[0-3])\d{2}$/, { error: 'four figures, week then year: 2318 is week 23 of 2018' }),
+    .check(
+      z.regex(/^(0[1-9]|[1-4]\d|5[0-3])\d{2}$/, { error: 'four figures, week then year: 2318 is week 23 of 2018' }),
+    ),
   today: z.iso.date(),
 });
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
 import { atLeast, roundTo } from '../numbers';
 import { row, type Judged } from '../verdict';
@@ -6,12 +6,12 @@ import { wearLimits } from './data/wearLimits';
 
 const shape = z
   .strictObject({
-    part: z.string().min(1).max(80),
-    check: z.string().min(1).max(120),
-    reading: z.number().min(0).max(10_000).describe('in the unit of the row'),
-    limits: z.strictObject({ warn: z.number().optional(), renew: z.number().optional() }).optional(),
+    part: z.string().check(z.minLength(1), z.maxLength(80)),
+    check: z.string().check(z.minLength(1), z.maxLength(120)),
+    reading: z.number().check(z.gte(0), z.lte(10_000), z.describe('in the unit of the row')),
+    limits: z.optional(z.strictObject({ warn: z.optional(z.number()), renew: z.optional(z.number()) })),
   })
-  .describe('part and check name a row of the wear limits that has figures');
+  .check(z.describe('part and check name a row of the wear limits that has figures'));
 
 const rowFor = (v: { part: string; check: string }) =>
   wearLimits.find(

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
 import { currencyCode, minorUnits, orderedRange, wholeNumber, workMinutes } from '../fields';
 import { atLeast, floorForgiving, mean, moreThan, quantileSorted, roundHalfUp, roundTo } from '../numbers';
@@ -13,14 +13,15 @@ const CURVE_CONFIDENCES = [0.5, 0.55, 0.6, 0.65, 0.7, 0.75, 0.8, 0.85, 0.9, 0.95
 
 const costLine = z.strictObject({
   id: z
-    .string()
-    .min(1)
-    .max(80)
-    .optional()
-    .describe('what its draws hang on: a change of words moves no ceiling; its label where it has none'),
-  label: z.string().min(1).max(120),
-  kind: z.enum(['standing', 'fault']).default('fault').describe('ordinary work that every bicycle takes, or a fault'),
-  chance: z.number().min(0).max(1).default(1).describe('share of the cases in which it happens'),
+    .optional(z.string().check(z.minLength(1), z.maxLength(80)))
+    .check(z.describe('what its draws hang on: a change of words moves no ceiling; its label where it has none')),
+  label: z.string().check(z.minLength(1), z.maxLength(120)),
+  kind: z
+    ._default(z.enum(['standing', 'fault']), 'fault')
+    .check(z.describe('ordinary work that every bicycle takes, or a fault')),
+  chance: z
+    ._default(z.number().check(z.gte(0), z.lte(1)), 1)
+    .check(z.describe('share of the cases in which it happens')),
   parts: orderedRange(minorUnits),
   minutes: orderedRange(workMinutes),
 });
@@ -30,19 +31,25 @@ const shape = z
     currency: currencyCode,
     asking: minorUnits,
     resale: orderedRange(minorUnits),
-    costs: z.array(costLine).max(260),
-    otherCosts: minorUnits.default(0),
-    fee: z
-      .strictObject({ percent: z.number().min(0).max(100).default(0), fixed: minorUnits.default(0) })
-      .default({ percent: 0, fixed: 0 }),
-    labourPerHour: minorUnits.default(0),
+    costs: z.array(costLine).check(z.maxLength(260)),
+    otherCosts: z._default(minorUnits, 0),
+    fee: z._default(
+      z.strictObject({
+        percent: z._default(z.number().check(z.gte(0), z.lte(100)), 0),
+        fixed: z._default(minorUnits, 0),
+      }),
+      { percent: 0, fixed: 0 },
+    ),
+    labourPerHour: z._default(minorUnits, 0),
     target: z.strictObject({ kind: z.enum(['profit', 'hourly']), amount: minorUnits }),
-    confidence: z.number().min(0.5).max(0.99).default(0.8),
-    trials: z.number().multipleOf(1).min(1000).max(200_000).default(20_000),
-    seed: wholeNumber.default(1),
+    confidence: z._default(z.number().check(z.gte(0.5), z.lte(0.99)), 0.8),
+    trials: z._default(z.number().check(z.multipleOf(1), z.gte(1000), z.lte(200_000)), 20_000),
+    seed: z._default(wholeNumber, 1),
   })
-  .describe(
-    'Labels of costs are unique; every range has low ≤ likely ≤ high; lines times trials are at most 11 million.',
+  .check(
+    z.describe(
+      'Labels of costs are unique; every range has low ≤ likely ≤ high; lines times trials are at most 11 million.',
+    ),
   );
 
 /** Draws of one question: forty lines at the most trials, or the most lines at twice the usual trials. */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
 import { atLeast, floorForgiving, plainZero, roundHalfUp, roundTo } from '../numbers';
 import { minorUnit, row, type WorkingRow } from '../verdict';
@@ -10,13 +10,15 @@ import { quantileSelected } from './select';
 import { uniformStream } from './streams';
 
 const input = z.strictObject({
-  appraisal: appraiseShape.describe('the question of money.appraise, as far as the advertisement tells'),
+  appraisal: appraiseShape.check(z.describe('the question of money.appraise, as far as the advertisement tells')),
   travel: z.strictObject({
-    distanceKm: z.number().min(0).max(3000).describe('one way'),
-    costPerKm: minorUnits.describe('fuel or fare, minor units a kilometre'),
-    speedKmh: z.number().min(3).max(300).default(50),
+    distanceKm: z.number().check(z.gte(0), z.lte(3000), z.describe('one way')),
+    costPerKm: minorUnits.check(z.describe('fuel or fare, minor units a kilometre')),
+    speedKmh: z._default(z.number().check(z.gte(3), z.lte(300)), 50),
   }),
-  haggle: z.number().min(0).max(0.6).default(0.1).describe('share of the asking price that usually comes off'),
+  haggle: z
+    ._default(z.number().check(z.gte(0), z.lte(0.6)), 0.1)
+    .check(z.describe('share of the asking price that usually comes off')),
 });
 
 export interface Drive {

@@ -1,21 +1,23 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
 import { currencyCode, minorUnits, workMinutes } from '../fields';
 import { moreThan, roundHalfUp } from '../numbers';
 import { minorUnit, row, type WorkingRow } from '../verdict';
 import { chargedShare } from './share';
 
-const quantity = z.number().max(1_000_000);
+const quantity = z.number().check(z.lte(1_000_000));
 
 const lineShape = z
   .strictObject({
-    label: z.string().min(1).max(120),
+    label: z.string().check(z.minLength(1), z.maxLength(120)),
     kind: z.enum(['part', 'consumable', 'other']),
     paid: minorUnits,
-    packQty: quantity.gt(0).default(1).describe('how many the pack held'),
-    usedQty: quantity.min(0).default(1).describe('how many went into this bicycle, packQty at most'),
+    packQty: z._default(quantity.check(z.gt(0)), 1).check(z.describe('how many the pack held')),
+    usedQty: z
+      ._default(quantity.check(z.gte(0)), 1)
+      .check(z.describe('how many went into this bicycle, packQty at most')),
   })
-  .describe('0 ≤ usedQty ≤ packQty');
+  .check(z.describe('0 ≤ usedQty ≤ packQty'));
 
 const line = rule(
   lineShape,
@@ -26,12 +28,12 @@ const line = rule(
 
 const input = z.strictObject({
   currency: currencyCode,
-  sale: minorUnits.nullable().describe('what the buyer paid; null while unsold'),
-  fee: minorUnits.default(0),
+  sale: z.nullable(minorUnits).check(z.describe('what the buyer paid; null while unsold')),
+  fee: z._default(minorUnits, 0),
   purchase: minorUnits,
-  lines: z.array(line).max(1000),
-  minutes: workMinutes.default(0),
-  labourPerHour: minorUnits.default(0),
+  lines: z.array(line).check(z.maxLength(1000)),
+  minutes: z._default(workMinutes, 0),
+  labourPerHour: z._default(minorUnits, 0),
 });
 
 export type ResultInput = z.input<typeof input>;

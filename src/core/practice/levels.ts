@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { answer, defineCalculator } from '../calculator';
 import { bearingsContact } from '../bearings/contact';
 import { levels } from './data/levels';

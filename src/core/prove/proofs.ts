@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { appliesTo, bicycleKind, type BicycleKind } from '../bicycle';
 import { defineCalculator } from '../calculator';
 import { parseTable } from '../table';
@@ -17,7 +17,7 @@ const proofRow = z.strictObject({
   safety: z.boolean(),
   /** Brakes and steering: signed by another person where the house rule asks. */
   second: z.boolean(),
-  applies: z.string().nullable(),
+  applies: z.nullable(z.string()),
   /** Places that it was signed for: work on one of them reopens it. */
   leansOn: z.array(z.string()),
 });
@@ -40,6 +40,6 @@ export const proveProofs = defineCalculator({
   id: 'prove.proofs',
   title: 'The proofs of this bicycle',
   example: { kind: { gears: 'single' } },
-  input: z.strictObject({ kind: bicycleKind.prefault({}) }),
+  input: z.strictObject({ kind: z.prefault(bicycleKind, {}) }),
   run: ({ kind }): { proofs: Proof[] } => ({ proofs: proofsFor(kind) }),
 });

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
 import { FASTENERS } from '../strip/data/threadHands';
 import { parseTable, shipped } from '../table';
@@ -18,14 +18,14 @@ const plannedBolt = z.strictObject({
       z.strictObject({
         place: z.string(),
         fastener: z.string(),
-        fastenerSize: z.string().nullable(),
-        when: when.optional(),
-        wrench: z.boolean().optional(),
+        fastenerSize: z.nullable(z.string()),
+        when: z.optional(when),
+        wrench: z.optional(z.boolean()),
       }),
     )
-    .min(1),
-  fastener: z.enum(FASTENERS).nullable(),
-  side: z.enum(['left', 'right']).nullable(),
+    .check(z.minLength(1)),
+  fastener: z.nullable(z.enum(FASTENERS)),
+  side: z.nullable(z.enum(['left', 'right'])),
   /** Where a feel is not enough: clamped carbon, a steerer's clamp, a faceplate. */
   wrench: z.boolean(),
   when,
@@ -35,11 +35,10 @@ type PlannedBolt = z.output<typeof plannedBolt>;
 /** Which rows of the torque table a bicycle of each kind has, front to back. */
 export const boltPlan: PlannedBolt[] = parseTable(plannedBolt, planJson);
 
-const input = buildInput.extend({
+const input = z.extend(buildInput, {
   sizes: z
-    .record(z.string().max(60), z.string().min(1).max(40))
-    .default({})
-    .describe('a size that was chosen by hand, by the id of its bolt'),
+    ._default(z.record(z.string().check(z.maxLength(60)), z.string().check(z.minLength(1), z.maxLength(40))), {})
+    .check(z.describe('a size that was chosen by hand, by the id of its bolt')),
 });
 export type BoltsInput = z.input<typeof input>;
 

@@ -1,26 +1,25 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { AXLES, BRAKES, bicycleKind, brakeOf, COGS_ON, SHIFTERS, type BicycleKind } from '../bicycle';
 import { assembliesFor } from '../strip/assembly';
 
 /** What a bicycle is, what was found in its trays, and what is said besides: all of it changes which bolts there are. */
 export const buildInput = z.strictObject({
-  kind: bicycleKind.prefault({}),
+  kind: z.prefault(bicycleKind, {}),
   assemblies: z
-    .record(z.string().max(60), z.string().max(60))
-    .default({})
-    .describe('what was found at a place, by the names of strip.trays; else what is usual'),
-  leftDrive: z.boolean().default(false).describe('chain, cogs and rings on the left'),
-  steerer: z.enum(['steel', 'aluminium', 'carbon', 'titanium']).nullable().default(null),
-  bar: z.enum(['metal', 'carbon']).nullable().default(null),
-  seatPost: z.enum(['metal', 'carbon']).nullable().default(null),
-  frontBrake: z.enum(BRAKES).nullable().default(null).describe('where front and rear differ'),
-  rearBrake: z.enum(BRAKES).nullable().default(null),
-  caliperMount: z.enum(['post', 'flat']).nullable().default(null),
-  rotor: z.enum(['six-bolt', 'splined']).nullable().default(null),
-  disc: z.enum(['cable', 'hydraulic']).nullable().default(null),
-  axles: z.enum(AXLES).nullable().default(null),
-  cogs: z.enum(COGS_ON).nullable().default(null),
-  shifters: z.enum(SHIFTERS).nullable().default(null),
+    ._default(z.record(z.string().check(z.maxLength(60)), z.string().check(z.maxLength(60))), {})
+    .check(z.describe('what was found at a place, by the names of strip.trays; else what is usual')),
+  leftDrive: z._default(z.boolean(), false).check(z.describe('chain, cogs and rings on the left')),
+  steerer: z._default(z.nullable(z.enum(['steel', 'aluminium', 'carbon', 'titanium'])), null),
+  bar: z._default(z.nullable(z.enum(['metal', 'carbon'])), null),
+  seatPost: z._default(z.nullable(z.enum(['metal', 'carbon'])), null),
+  frontBrake: z._default(z.nullable(z.enum(BRAKES)), null).check(z.describe('where front and rear differ')),
+  rearBrake: z._default(z.nullable(z.enum(BRAKES)), null),
+  caliperMount: z._default(z.nullable(z.enum(['post', 'flat'])), null),
+  rotor: z._default(z.nullable(z.enum(['six-bolt', 'splined'])), null),
+  disc: z._default(z.nullable(z.enum(['cable', 'hydraulic'])), null),
+  axles: z._default(z.nullable(z.enum(AXLES)), null),
+  cogs: z._default(z.nullable(z.enum(COGS_ON)), null),
+  shifters: z._default(z.nullable(z.enum(SHIFTERS)), null),
 });
 export type Build = z.output<typeof buildInput>;
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
 import { materials } from './data/materials';
 import { stuckJoints } from './data/stuckJoints';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
 import { minorUnits } from '../fields';
 import { atLeast, roundHalfUp, roundTo } from '../numbers';
@@ -14,20 +14,24 @@ const byStep = new Map(stuckSteps.map((step) => [step.id, step]));
 const material = z.enum(materials.map((row) => row.material));
 
 const input = z.strictObject({
-  part: z.string().min(1).max(120).describe('what is stuck, in words'),
+  part: z.string().check(z.minLength(1), z.maxLength(120), z.describe('what is stuck, in words')),
   partMaterial: material,
   aroundMaterial: material,
-  paintMatters: z.boolean().describe('whether the paint near it is to be kept'),
+  paintMatters: z.boolean().check(z.describe('whether the paint near it is to be kept')),
   partValue: minorUnits,
   aroundValue: minorUnits,
   ratePerHour: minorUnits,
   tried: z
     .array(
-      z.strictObject({ step: z.enum(stuckSteps.map((step) => step.id)), soakMinutes: z.number().min(0).max(100_000) }),
+      z.strictObject({
+        step: z.enum(stuckSteps.map((step) => step.id)),
+        soakMinutes: z.number().check(z.gte(0), z.lte(100_000)),
+      }),
     )
-    .max(60)
-    .describe('what was tried without success, oldest first'),
-  joint: z.enum(JOINTS).nullable().default(null).describe('how it is held; null: as the words of the part tell'),
+    .check(z.maxLength(60), z.describe('what was tried without success, oldest first')),
+  joint: z
+    ._default(z.nullable(z.enum(JOINTS)), null)
+    .check(z.describe('how it is held; null: as the words of the part tell')),
 });
 type Question = z.output<typeof input>;
 export type StuckInput = z.input<typeof input>;

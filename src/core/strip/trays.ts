@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { bicycleKind } from '../bicycle';
 import { defineCalculator } from '../calculator';
 import { assembliesFor, choicesFor, type Assembly } from './assembly';
@@ -8,9 +8,8 @@ import type { Constraint, StepRef } from './order';
 const input = z.strictObject({
   kind: bicycleKind,
   chosen: z
-    .record(z.string().max(60), z.string().max(60))
-    .default({})
-    .describe('assembly by place, where one was chosen'),
+    ._default(z.record(z.string().check(z.maxLength(60)), z.string().check(z.maxLength(60))), {})
+    .check(z.describe('assembly by place, where one was chosen')),
 });
 
 export interface Trays {

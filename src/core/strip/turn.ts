@@ -1,13 +1,13 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
 import { FASTENERS, STANDARDS, threadHands, type ThreadHandRow } from './data/threadHands';
 
 const input = z.strictObject({
   fastener: z.enum(FASTENERS),
-  side: z.enum(['left', 'right']).nullable().default(null).describe('of the bicycle, seen by its rider'),
+  side: z._default(z.nullable(z.enum(['left', 'right'])), null).check(z.describe('of the bicycle, seen by its rider')),
   action: z.enum(['loosen', 'tighten']),
-  standard: z.enum(STANDARDS).nullable().default(null).describe('of the bottom bracket thread'),
-  from: z.enum(['outside', 'inside']).default('outside').describe('where the tool goes on'),
+  standard: z._default(z.nullable(z.enum(STANDARDS)), null).check(z.describe('of the bottom bracket thread')),
+  from: z._default(z.enum(['outside', 'inside']), 'outside').check(z.describe('where the tool goes on')),
 });
 
 export type TurnInput = z.input<typeof input>;

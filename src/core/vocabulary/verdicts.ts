@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { parseTable } from '../table';
 import verdictsJson from './verdicts.json';
 import { STATES, type StateId } from './vocabulary';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { parseTable } from '../table';
 import placesJson from './places.json';
 import statesJson from './states.json';
@@ -12,7 +12,7 @@ export const placeRow = z.strictObject({
   id: z.string(),
   label: z.string(),
   kind: z.enum(['frame', 'bearing', 'cockpit', 'brake', 'drivetrain', 'wheel', 'cables', 'fittings']),
-  side: z.enum(['left', 'right']).nullable(),
+  side: z.nullable(z.enum(['left', 'right'])),
 });
 
 const stateRow = z.strictObject({ id: z.enum(STATES), label: z.string(), rank: z.number() });

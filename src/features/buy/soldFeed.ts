@@ -1,5 +1,5 @@
 import { localDay } from '@/model/localDay';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { BicycleKind } from '@/core/bicycle';
 import { soldPrices } from '@/sim/soldPrices';
 
@@ -8,9 +8,9 @@ export const feedAnswer = z.strictObject({
   at: z.iso.datetime(),
   sales: z.array(
     z.strictObject({
-      id: z.string().max(64),
-      label: z.string().min(1).max(120),
-      price: z.number().min(0).max(1_000_000_000),
+      id: z.string().check(z.maxLength(64)),
+      label: z.string().check(z.minLength(1), z.maxLength(120)),
+      price: z.number().check(z.gte(0), z.lte(1_000_000_000)),
       soldOn: z.iso.date(),
     }),
   ),

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { own } from '@/core/own';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { defineCommand, put, remove, setOrDrop, toggled, work } from '../command';
@@ -13,7 +13,7 @@ const COUNTS = ['out', 'holds', 'in'] as const;
 export const commands = [
   defineCommand({
     type: 'countBalls',
-    schema: { place: id, side: id, changes: sideCount.partial() },
+    schema: { place: id, side: id, changes: z.partial(sideCount) },
     apply(bicycle, { place, side, changes }) {
       const { balls } = bearingIn(bicycle, place);
       balls[side] = { ...UNCOUNTED, ...own(balls, side), ...changes };
@@ -30,9 +30,9 @@ export const commands = [
     type: 'measureBearing',
     schema: {
       place: id,
-      changes: bearing
-        .pick({ ballReadingsMm: true, instrument: true, overBallsMm: true, ballsWere: true, runOn: true })
-        .partial(),
+      changes: z.partial(
+        z.pick(bearing, { ballReadingsMm: true, instrument: true, overBallsMm: true, ballsWere: true, runOn: true }),
+      ),
     },
     apply: (bicycle, { place, changes }) => void Object.assign(bearingIn(bicycle, place), changes),
     words({ place, changes }) {
@@ -43,7 +43,7 @@ export const commands = [
   }),
   defineCommand({
     type: 'seeInside',
-    schema: { place: id, changes: bearing.shape.seen.partial() },
+    schema: { place: id, changes: z.partial(bearing.shape.seen) },
     apply: (bicycle, { place, changes }) => void Object.assign(bearingIn(bicycle, place).seen, changes),
     words({ place, changes }) {
       const seen = Object.entries(changes).map(([part, state]) => `${part} ${state}`);
@@ -52,7 +52,7 @@ export const commands = [
   }),
   defineCommand({
     type: 'seeTrack',
-    schema: { place: id, track: id, state: track.nullable() },
+    schema: { place: id, track: id, state: z.nullable(track) },
     apply: (bicycle, step) => setOrDrop(bearingIn(bicycle, step.place).tracks, step.track, step.state),
     words: (step) => `${here(step.place)}, ${step.track.replace('.', ' ')}: ${step.state ?? 'not looked at'}`,
   }),
@@ -68,7 +68,7 @@ export const commands = [
   }),
   defineCommand({
     type: 'noteCartridge',
-    schema: { place: id, cartridge: id, changes: cartridge.partial() },
+    schema: { place: id, cartridge: id, changes: z.partial(cartridge) },
     apply(bicycle, step) {
       const { cartridges } = bearingIn(bicycle, step.place);
       cartridges[step.cartridge] = { ...UNMEASURED, ...own(cartridges, step.cartridge), ...step.changes };
@@ -77,13 +77,13 @@ export const commands = [
   }),
   defineCommand({
     type: 'feelRound',
-    schema: { place: id, point: id, feel: coneFeel.nullable() },
+    schema: { place: id, point: id, feel: z.nullable(coneFeel) },
     apply: (bicycle, { place, point, feel }) => setOrDrop(bearingIn(bicycle, place).round, point, feel),
     words: ({ place, feel }) => `${here(place)}, felt round the turn: ${feel ?? 'taken back'}`,
   }),
   defineCommand({
     type: 'planService',
-    schema: { place: id, changes: bearing.shape.service.partial() },
+    schema: { place: id, changes: z.partial(bearing.shape.service) },
     apply: (bicycle, { place, changes }) => void Object.assign(bearingIn(bicycle, place).service, changes),
     words: ({ place }) => `${here(place)}: next service`,
   }),
@@ -98,9 +98,9 @@ export const commands = [
     schema: {
       place: id,
       when: z.enum(['before', 'after']),
-      changes: bearingState.partial(),
+      changes: z.partial(bearingState),
       /** The day, so that the next service can be counted from the first word on how it is now. */
-      on: z.iso.date().optional(),
+      on: z.optional(z.iso.date()),
     },
     apply(bicycle, { place, when, changes, on }) {
       const state = bearingIn(bicycle, place);

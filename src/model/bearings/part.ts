@@ -1,26 +1,26 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { MISMATCH_ANSWERS } from '@/core/bearings/counts';
 import { id } from '../fields';
 import { fields, rows, set, value } from '../leaf';
 import { newBearing } from './fresh';
 
-const count = z.number().multipleOf(1).min(0).max(200).nullable();
+const count = z.nullable(z.number().check(z.multipleOf(1), z.gte(0), z.lte(200)));
 
 export const sideCount = z.strictObject({
   out: count,
   holds: count,
   in: count,
-  answer: z.enum(MISMATCH_ANSWERS).nullable(),
+  answer: z.nullable(z.enum(MISMATCH_ANSWERS)),
 });
 export type SideCount = z.output<typeof sideCount>;
 
 /** A cartridge bearing of an assembly: what the caliper and the print say, and what becomes of it. */
 export const cartridge = z.strictObject({
-  boreMm: z.number().gt(0).max(200).nullable(),
-  odMm: z.number().gt(0).max(200).nullable(),
-  widthMm: z.number().gt(0).max(200).nullable(),
-  print: z.string().max(60),
-  fate: z.enum(['keep', 'repack', 'renew']).nullable(),
+  boreMm: z.nullable(z.number().check(z.gt(0), z.lte(200))),
+  odMm: z.nullable(z.number().check(z.gt(0), z.lte(200))),
+  widthMm: z.nullable(z.number().check(z.gt(0), z.lte(200))),
+  print: z.string().check(z.maxLength(60)),
+  fate: z.nullable(z.enum(['keep', 'repack', 'renew'])),
 });
 export type CartridgeNote = z.output<typeof cartridge>;
 
@@ -30,12 +30,12 @@ export const coneFeel = z.enum(['loose', 'tick', 'smooth', 'tight']);
 export const bearingState = z.strictObject({
   feel: z.enum(['smooth', 'light-rumble', 'gritty', 'notchy', 'tight', 'seized', 'unknown']),
   play: z.enum(['none', 'slight', 'clear', 'unknown']),
-  spinS: z.number().min(0).max(600).nullable(),
+  spinS: z.nullable(z.number().check(z.gte(0), z.lte(600))),
 });
 
 export const coneTrial = z.strictObject({
   id,
-  turnDeg: z.number().min(-720).max(720),
+  turnDeg: z.number().check(z.gte(-720), z.lte(720)),
   feel: coneFeel,
   clamped: z.boolean(),
 });
@@ -45,9 +45,9 @@ export const bearing = z.strictObject({
   place: id,
   /** Counts by row of balls: left and right, upper and lower, inner and outer. */
   balls: fields(z.record(id, sideCount)),
-  ballReadingsMm: value(z.array(z.number()).max(200)),
+  ballReadingsMm: value(z.array(z.number()).check(z.maxLength(200))),
   instrument: z.enum(['caliper', 'micrometer']),
-  overBallsMm: z.number().nullable(),
+  overBallsMm: z.nullable(z.number()),
   seen: fields(
     z.strictObject({
       grease: z.enum(['fresh', 'dirty', 'dry', 'rusty', 'unknown']),
@@ -60,35 +60,35 @@ export const bearing = z.strictObject({
   /** Tracks by row and part, such as left.cup, as they were seen. */
   tracks: fields(z.record(id, track)),
   /** Steps of the overhaul that are done. */
-  doneSteps: set(z.array(id).max(1000)),
+  doneSteps: set(z.array(id).check(z.maxLength(1000))),
   cartridges: fields(z.record(id, cartridge)),
   /** Whether the balls that came out went back in. */
-  ballsWere: z.enum(['reused', 'renewed']).nullable(),
+  ballsWere: z.nullable(z.enum(['reused', 'renewed'])),
   /** Feel at points round the turn, once it is set. */
   round: fields(z.record(id, coneFeel)),
   /** A pitted cup was accepted: it runs on, and the sheet says so. */
   runOn: z.boolean(),
   service: fields(
     z.strictObject({
-      doneOn: z.iso.date().nullable(),
+      doneOn: z.nullable(z.iso.date()),
       grease: z.enum(['thick', 'standard', 'thin']),
       seal: z.enum(['good', 'poor']),
     }),
   ),
   /** The axle as far as it was measured; the rest is the usual of its assembly. */
   axle: fields(
-    z
-      .strictObject({
+    z.partial(
+      z.strictObject({
         majorMm: z.number(),
         pitchMm: z.number(),
         boreMm: z.number(),
         coneSpanMm: z.number(),
         clampForceN: z.number(),
-      })
-      .partial(),
+      }),
+    ),
   ),
-  before: bearingState.nullable(),
-  after: bearingState.nullable(),
+  before: z.nullable(bearingState),
+  after: z.nullable(bearingState),
   trials: rows(z.array(coneTrial), { most: 400, words: 'trials of one cone', where: 'Overhaul', order: 'stamps' }),
 });
 export type Bearing = z.output<typeof bearing>;

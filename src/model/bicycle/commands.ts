@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { bicycleKind, BRIEFS } from '@/core/bicycle';
 import { defineCommand } from '../command';
 import { at, label } from '../fields';
@@ -16,7 +16,7 @@ export const commands = [
   }),
   defineCommand({
     type: 'describeKind',
-    schema: { changes: bicycleKind.partial() },
+    schema: { changes: z.partial(bicycleKind) },
     apply: ({ kind }, { changes }) => void Object.assign(kind, changes),
     words: ({ changes }) => `what it is: ${fieldNames(changes)}`,
   }),
@@ -38,7 +38,7 @@ export const commands = [
   }),
   defineCommand({
     type: 'nameCustomer',
-    schema: { customer: z.string().max(200) },
+    schema: { customer: z.string().check(z.maxLength(200)) },
     apply(bicycle, { customer }) {
       bicycle.customer = customer;
     },
@@ -46,31 +46,31 @@ export const commands = [
   }),
   defineCommand({
     type: 'notePapers',
-    schema: { changes: provenance.partial() },
+    schema: { changes: z.partial(provenance) },
     apply: (bicycle, { changes }) => void Object.assign(bicycle.provenance, changes),
     words: ({ changes }) => `papers: ${fieldNames(changes)}`,
   }),
   defineCommand({
     type: 'measureFrame',
-    schema: { changes: frameSize.partial() },
+    schema: { changes: z.partial(frameSize) },
     apply: ({ size }, { changes }) => void Object.assign(size, changes),
     words: ({ changes }) => `size: ${fieldNames(changes)}`,
   }),
   defineCommand({
     type: 'describeDrive',
-    schema: { changes: electricDrive.partial() },
+    schema: { changes: z.partial(electricDrive) },
     apply: (bicycle, { changes }) => void Object.assign(bicycle.electricDrive, changes),
     words: ({ changes }) => `electric drive: ${fieldNames(changes)}`,
   }),
   defineCommand({
     type: 'describeRiding',
-    schema: { changes: riding.partial() },
+    schema: { changes: z.partial(riding) },
     apply: (bicycle, { changes }) => void Object.assign(bicycle.riding, changes),
     words: ({ changes }) => `how it is ridden: ${fieldNames(changes)}`,
   }),
   defineCommand({
     type: 'archive',
-    schema: { at: at.nullable() },
+    schema: { at: z.nullable(at) },
     apply(bicycle, step) {
       bicycle.archivedAt = step.at;
     },

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { bicycleKind, BRIEFS } from '@/core/bicycle';
 import { CONVENTIONS } from '@/core/buy/conventions';
 import { at, label, text } from '../fields';
@@ -9,33 +9,33 @@ export type Purpose = (typeof PURPOSES)[number];
 
 /** Where it came from, for the second-hand rules of the place. */
 export const provenance = z.strictObject({
-  serial: z.string().max(120),
-  seller: z.string().max(200),
-  proof: z.enum(['seen', 'asked', 'none']).nullable(),
+  serial: z.string().check(z.maxLength(120)),
+  seller: z.string().check(z.maxLength(200)),
+  proof: z.nullable(z.enum(['seen', 'asked', 'none'])),
 });
 
 export const frameSize = z.strictObject({
-  sizeMm: z.number().min(250).max(720).nullable(),
+  sizeMm: z.nullable(z.number().check(z.gte(250), z.lte(720))),
   convention: z.enum(CONVENTIONS),
-  standoverMm: z.number().min(300).max(1000).nullable(),
+  standoverMm: z.nullable(z.number().check(z.gte(300), z.lte(1000))),
   use: z.enum(['road', 'touring', 'city', 'mountain', 'small-wheel']),
 });
 
 /** How it will be ridden: what an interval of service follows from. */
 export const riding = z.strictObject({
   use: z.enum(['dry', 'mixed', 'wet']),
-  hoursPerWeek: z.number().min(0).max(168),
+  hoursPerWeek: z.number().check(z.gte(0), z.lte(168)),
   jetWashed: z.boolean(),
 });
 
 /** The drive of an electric bicycle, as it is declared: it is sold without, or referred to whoever may work on it. */
 export const electricDrive = z.strictObject({
-  motor: z.enum(['front-hub', 'rear-hub', 'mid']).nullable(),
-  battery: z.enum(['sound', 'weak', 'damaged', 'missing']).nullable(),
-  key: z.enum(['here', 'missing']).nullable(),
-  charger: z.enum(['here', 'missing']).nullable(),
+  motor: z.nullable(z.enum(['front-hub', 'rear-hub', 'mid'])),
+  battery: z.nullable(z.enum(['sound', 'weak', 'damaged', 'missing'])),
+  key: z.nullable(z.enum(['here', 'missing'])),
+  charger: z.nullable(z.enum(['here', 'missing'])),
   faults: text,
-  way: z.enum(['without-drive', 'referred']).nullable(),
+  way: z.nullable(z.enum(['without-drive', 'referred'])),
 });
 
 /** What a bicycle is, whose it is and what it is for. */
@@ -47,10 +47,10 @@ export const part = {
   /** What it is for: sold for profit, saved from the tip, kept, or a customer's own. */
   purpose: value(z.enum(PURPOSES), { words: 'what it is for' }),
   /** Whose it is, where it is a customer's. */
-  customer: value(z.string().max(200), { words: 'whose it is' }),
+  customer: value(z.string().check(z.maxLength(200)), { words: 'whose it is' }),
   provenance: fields(provenance, { words: 'its papers' }),
   size: fields(frameSize, { words: 'its size' }),
   riding: fields(riding, { words: 'how it is ridden' }),
   electricDrive: fields(electricDrive, { words: 'its electric drive' }),
-  archivedAt: value(at.nullable(), { words: 'whether it is put away' }),
+  archivedAt: value(z.nullable(at), { words: 'whether it is put away' }),
 };

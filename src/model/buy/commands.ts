@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { minorUnits } from '@/core/fields';
 import { defineCommand, put, remove, rowOf, setOrDrop } from '../command';
 import { at, id } from '../fields';
@@ -8,7 +8,7 @@ import { appraisal, comparable, costLine, lead } from './part';
 export const commands = [
   defineCommand({
     type: 'setAppraisal',
-    schema: { changes: appraisal.omit({ lines: true }).partial() },
+    schema: { changes: z.partial(z.omit(appraisal, { lines: true })) },
     apply: (bicycle, { changes }) => void Object.assign(bicycle.appraisal, changes),
     words: ({ changes }) => (changes.asking === undefined ? fieldNames(changes) : `asked ${amount(changes.asking)}`),
   }),
@@ -26,14 +26,14 @@ export const commands = [
   }),
   defineCommand({
     type: 'describeLead',
-    schema: { changes: lead.partial() },
+    schema: { changes: z.partial(lead) },
     apply: (bicycle, { changes }) => void Object.assign(bicycle.lead, changes),
     words: ({ changes }) => `lead: ${fieldNames(changes)}`,
   }),
   /** What the door check says of one line; null takes the answer back. */
   defineCommand({
     type: 'answerDoor',
-    schema: { line: id, answer: z.enum(['fine', 'bad']).nullable() },
+    schema: { line: id, answer: z.nullable(z.enum(['fine', 'bad'])) },
     apply: ({ door }, { line, answer }) => setOrDrop(door, line, answer),
     words: ({ line, answer }) => `${plain(line)}: ${answer ?? 'not looked at'}`,
   }),
@@ -57,7 +57,7 @@ export const commands = [
   }),
   defineCommand({
     type: 'recordPurchase',
-    schema: { paid: minorUnits.nullable(), at },
+    schema: { paid: z.nullable(minorUnits), at },
     apply(bicycle, { paid, at: when }) {
       bicycle.purchase = paid === null ? null : { paid, at: when };
     },

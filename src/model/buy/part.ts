@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { minorUnits, orderedRange, workMinutes } from '@/core/fields';
 import { at, id, label, text } from '../fields';
 import { fields, rows, value } from '../leaf';
@@ -7,7 +7,7 @@ export const costLine = z.strictObject({
   id,
   label,
   kind: z.enum(['standing', 'fault']),
-  chance: z.number().min(0).max(1),
+  chance: z.number().check(z.gte(0), z.lte(1)),
   parts: orderedRange(minorUnits),
   minutes: orderedRange(workMinutes),
 });
@@ -18,7 +18,7 @@ export const appraisal = z.strictObject({
   resale: orderedRange(minorUnits),
   otherCosts: minorUnits,
   target: z.strictObject({ kind: z.enum(['profit', 'hourly']), amount: minorUnits }),
-  confidence: z.number().min(0.5).max(0.99),
+  confidence: z.number().check(z.gte(0.5), z.lte(0.99)),
   lines: rows(z.array(costLine), { most: 200, words: 'cost lines', where: 'Buy' }),
 });
 
@@ -27,10 +27,10 @@ export const comparable = z.strictObject({
   id,
   label,
   price: minorUnits,
-  soldOn: z.iso.date().nullable(),
+  soldOn: z.nullable(z.iso.date()),
   from: z.enum(['typed', 'feed']),
   /** When the feed said so; null where it was typed. */
-  at: at.nullable(),
+  at: z.nullable(at),
   /** Left out on purpose. */
   off: z.boolean(),
 });
@@ -38,14 +38,14 @@ export const comparable = z.strictObject({
 /** What is known of a bicycle before the drive, as the advertisement and the seller tell it. */
 export const lead = z.strictObject({
   advert: text,
-  kept: z.enum(['indoors', 'shed', 'outside']).nullable(),
-  indoors: z.enum(['no', 'yes']).nullable(),
-  crashed: z.enum(['no', 'unsure', 'yes']).nullable(),
-  ridden: z.enum(['week', 'year', 'years']).nullable(),
-  papers: z.enum(['yes', 'number', 'none']).nullable(),
-  distanceKm: z.number().min(0).max(3000).nullable(),
+  kept: z.nullable(z.enum(['indoors', 'shed', 'outside'])),
+  indoors: z.nullable(z.enum(['no', 'yes'])),
+  crashed: z.nullable(z.enum(['no', 'unsure', 'yes'])),
+  ridden: z.nullable(z.enum(['week', 'year', 'years'])),
+  papers: z.nullable(z.enum(['yes', 'number', 'none'])),
+  distanceKm: z.nullable(z.number().check(z.gte(0), z.lte(3000))),
   costPerKm: minorUnits,
-  haggle: z.number().min(0).max(0.6),
+  haggle: z.number().check(z.gte(0), z.lte(0.6)),
 });
 export type Lead = z.output<typeof lead>;
 
@@ -57,6 +57,6 @@ export const part = {
   /** Features that date it, by id. */
   features: fields(z.record(id, z.literal(true)), { words: 'what dates it' }),
   appraisal: fields(appraisal, { words: 'the sum' }),
-  purchase: value(z.strictObject({ paid: minorUnits, at }).nullable(), { words: 'what was paid' }),
+  purchase: value(z.nullable(z.strictObject({ paid: minorUnits, at })), { words: 'what was paid' }),
   comparables: rows(z.array(comparable), { most: 250, words: 'sold prices', where: 'Buy' }),
 };

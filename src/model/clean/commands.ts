@@ -1,3 +1,4 @@
+import * as z from 'zod/mini';
 import { at, id } from '../fields';
 import { defineCommand, put, rowOf } from '../command';
 import { fieldNames } from '../phrases';
@@ -21,7 +22,7 @@ export const commands = [
   }),
   defineCommand({
     type: 'planFinish',
-    schema: { changes: finish.partial() },
+    schema: { changes: z.partial(finish) },
     apply: (bicycle, { changes }) => void Object.assign(bicycle.finish, changes),
     words: ({ changes }) => `finish: ${fieldNames(changes)}`,
   }),

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { at, type Held, id, label, text } from '../fields';
 import { fields, rows } from '../leaf';
 
@@ -7,21 +7,21 @@ export const timer = z.strictObject({
   label,
   place: id,
   startedAt: at,
-  minutes: z.number().gt(0).max(10_080),
-  maxMinutes: z.number().nullable(),
+  minutes: z.number().check(z.gt(0), z.lte(10_080)),
+  maxMinutes: z.nullable(z.number()),
   next: text,
-  endedAt: at.nullable(),
+  endedAt: z.nullable(at),
   /** The bath that it runs in, and the parts that lie there, each as place/part. */
-  bath: id.nullable().default(null),
-  parts: z.array(z.string().max(130)).max(1000).default([]),
+  bath: z._default(z.nullable(id), null),
+  parts: z._default(z.array(z.string().check(z.maxLength(130))).check(z.maxLength(1000)), []),
 });
 export type Timer = z.output<typeof timer>;
 
 /** What is known of the frame's finish, and what was settled on. */
 export const finish = z.strictObject({
-  paint: z.enum(['sound', 'dull', 'scuffed', 'patina', 'flaking', 'bare', 'plated']).nullable(),
-  hours: z.number().min(0).max(200).nullable(),
-  treatment: id.nullable(),
+  paint: z.nullable(z.enum(['sound', 'dull', 'scuffed', 'patina', 'flaking', 'bare', 'plated'])),
+  hours: z.nullable(z.number().check(z.gte(0), z.lte(200))),
+  treatment: z.nullable(id),
 });
 
 /** What soaks, and the finish. */

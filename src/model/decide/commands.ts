@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCommand, put, remove, rowOf, work } from '../command';
 import { id, inWriting } from '../fields';
 import type { Bicycle } from '../record';
@@ -48,7 +48,7 @@ export const commands = [
   /** A needed job left undone in writing; null takes the word back. */
   defineCommand({
     type: 'declineJob',
-    schema: { job, declined: inWriting.nullable() },
+    schema: { job, declined: z.nullable(inWriting) },
     apply(bicycle, { job: row, declined }) {
       const known = rowOf(bicycle.jobs, row.id) ?? row;
       put(bicycle.jobs, { ...known, decision: declined ? 'drop' : known.decision, declined });

@@ -1,22 +1,22 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { minorUnits, orderedRange, workMinutes } from '@/core/fields';
 import { at, type Held, id, inWriting, label, text } from '../fields';
 import { rows } from '../leaf';
 
 export const job = z.strictObject({
   id,
-  rule: id.nullable(),
+  rule: z.nullable(id),
   title: label,
   place: id,
   minutes: orderedRange(workMinutes),
   parts: orderedRange(minorUnits),
   decision: z.enum(['keep', 'drop']),
-  reason: text.default(''),
-  done: z.boolean().default(false),
+  reason: z._default(text, ''),
+  done: z._default(z.boolean(), false),
   /** The owner's word on it, where the bicycle is a customer's. */
-  approval: z.strictObject({ answer: z.enum(['yes', 'no']), words: text, at }).nullable(),
+  approval: z.nullable(z.strictObject({ answer: z.enum(['yes', 'no']), words: text, at })),
   /** Left undone in writing, by whom and when. */
-  declined: inWriting.nullable().default(null),
+  declined: z._default(z.nullable(inWriting), null),
 });
 export type Job = z.output<typeof job>;
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { openBicycle, openSettings } from '../migrate/migrate';
 import { bicycleRecord, SCHEMA_VERSION, type Bicycle } from '../record';
 import { workshopSettings, type WorkshopSettings } from '../settings/settings';
@@ -16,14 +16,20 @@ export const workshopFile = z.strictObject({
   exportedAt: z.iso.datetime(),
   /** Of which the export is: the whole workshop, or some bicycles sent to another device. */
   scope: z.enum(['workshop', 'bicycles']),
-  settings: workshopSettings.nullable(),
-  bicycles: z.array(bicycleRecord).max(5000),
+  settings: z.nullable(workshopSettings),
+  bicycles: z.array(bicycleRecord).check(z.maxLength(5000)),
   /** The drawer; exports of a single bicycle carry none. */
-  stock: z.array(stockItem).max(20_000).default([]),
+  stock: z._default(z.array(stockItem).check(z.maxLength(20_000)), []),
   /** Photographs and sounds that lie in `photos/`, by id. */
   blobs: z
-    .array(z.strictObject({ id: z.string().min(1).max(80), file: z.string().max(120), type: z.string().max(80) }))
-    .max(20_000),
+    .array(
+      z.strictObject({
+        id: z.string().check(z.minLength(1), z.maxLength(80)),
+        file: z.string().check(z.maxLength(120)),
+        type: z.string().check(z.maxLength(80)),
+      }),
+    )
+    .check(z.maxLength(20_000)),
 });
 export type WorkshopFile = z.output<typeof workshopFile>;
 
@@ -39,12 +45,12 @@ export type Read = { ok: true; file: Omit<WorkshopFile, 'schemaVersion'> } | { o
 
 const envelope = z.looseObject({
   format: z.string(),
-  formatVersion: z.number().multipleOf(1).min(1).max(10_000),
-  bicycles: z.array(z.unknown()).max(5000),
+  formatVersion: z.number().check(z.multipleOf(1), z.gte(1), z.lte(10_000)),
+  bicycles: z.array(z.unknown()).check(z.maxLength(5000)),
   settings: z.unknown(),
 });
 /** All but the bicycles, which are opened one by one. */
-const surroundings = workshopFile.omit({ bicycles: true, schemaVersion: true, settings: true });
+const surroundings = z.omit(workshopFile, { bicycles: true, schemaVersion: true, settings: true });
 
 /** Values in one bicycle and in a whole file: far over ten years of work, and read within a few seconds. */
 const MOST_VALUES = { bicycle: 400_000, file: 20_000_000 };

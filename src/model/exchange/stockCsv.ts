@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { STOCK_STATES, stockItem, type StockItem } from '../stock/item';
 import { harmless, plainCell } from './csv';
 
@@ -39,26 +39,38 @@ export function stockCsv(items: StockItem[]): string {
   return `${Papa.unparse({ fields: [...FIELDS], data }, { newline: '\n' })}\n`;
 }
 
-const whole = z
-  .string()
-  .regex(/^\d{1,10}$/, { error: 'give whole minor units' })
-  .transform(Number);
+const whole = z.pipe(z.string().check(z.regex(/^\d{1,10}$/, { error: 'give whole minor units' })), z.transform(Number));
 const row = z.object({
-  id: z.string().default(''),
-  what: z.string().min(1, { error: 'say what it is' }).max(120),
-  place: z.string().max(64).default(''),
-  size: z.string().max(120).default(''),
+  id: z._default(z.string(), ''),
+  what: z.string().check(z.minLength(1, { error: 'say what it is' }), z.maxLength(120)),
+  place: z._default(z.string().check(z.maxLength(64)), ''),
+  size: z._default(z.string().check(z.maxLength(120)), ''),
   state: z.enum(STOCK_STATES, { error: `give ${STOCK_STATES.join(', ')}` }),
-  from: z.string().max(200).default(''),
-  from_bicycle: z.string().max(64).default(''),
-  quantity: z
-    .string()
-    .regex(/^\d+(\.\d+)?$/, { error: 'give a number' })
-    .transform(Number),
-  worth_minor: z.union([z.literal('').transform(() => 0), whole]).default(0),
-  cost_minor: z.union([z.literal('').transform(() => null), whole]).default(null),
-  at: z.string().default(''),
-  gone_at: z.string().default(''),
+  from: z._default(z.string().check(z.maxLength(200)), ''),
+  from_bicycle: z._default(z.string().check(z.maxLength(64)), ''),
+  quantity: z.pipe(z.string().check(z.regex(/^\d+(\.\d+)?$/, { error: 'give a number' })), z.transform(Number)),
+  worth_minor: z._default(
+    z.union([
+      z.pipe(
+        z.literal(''),
+        z.transform(() => 0),
+      ),
+      whole,
+    ]),
+    0,
+  ),
+  cost_minor: z._default(
+    z.union([
+      z.pipe(
+        z.literal(''),
+        z.transform(() => null),
+      ),
+      whole,
+    ]),
+    null,
+  ),
+  at: z._default(z.string(), ''),
+  gone_at: z._default(z.string(), ''),
 });
 
 export type StockRead = { ok: true; items: StockItem[] } | { ok: false; errors: string[] };

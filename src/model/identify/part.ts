@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { at, type Held, id } from '../fields';
 import { rows } from '../leaf';
 
@@ -7,9 +7,9 @@ export const identified = z.strictObject({
   id,
   kind: id,
   place: id,
-  standard: z.string().min(1).max(200),
-  name: z.string().min(1).max(200),
-  readings: z.record(id, z.union([z.number(), z.string().max(40)])),
+  standard: z.string().check(z.minLength(1), z.maxLength(200)),
+  name: z.string().check(z.minLength(1), z.maxLength(200)),
+  readings: z.record(id, z.union([z.number(), z.string().check(z.maxLength(40))])),
   at,
 });
 export type Identified = z.output<typeof identified>;

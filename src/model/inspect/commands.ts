@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { SEEN_AS, SEEN_WORDS } from '@/core/inspect/seenAs';
 import { defineCommand, put, remove, rowOf, work } from '../command';
 import { id } from '../fields';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { evidence } from '@/core/inspect/evidence';
 import { MEANS, SEEN_AS } from '@/core/inspect/seenAs';
 import { at, id, person, text, type Held } from '../fields';
@@ -12,23 +12,23 @@ export const observation = z.strictObject({
   evidence,
   /** How far the bicycle was when it was seen. */
   seenAs: z.enum(SEEN_AS),
-  note: text.default(''),
-  withdrawn: z.boolean().default(false),
+  note: z._default(text, ''),
+  withdrawn: z._default(z.boolean(), false),
   /** At which stage it was seen, and by whom; nothing where nobody noted it. */
-  stage: z.enum(STAGES).optional(),
-  by: person.optional(),
+  stage: z.optional(z.enum(STAGES)),
+  by: z.optional(person),
   /** How it was found out: told by somebody, by looking, by hand, by a reading. */
-  how: z.enum(['told', ...MEANS]).optional(),
+  how: z.optional(z.enum(['told', ...MEANS])),
 });
 export type Observation = z.output<typeof observation>;
 
 /** A rider's complaint and the tests made to find its cause. */
 export const complaint = z.strictObject({
   id,
-  complaints: z.array(id).min(1).max(10),
-  results: z.array(z.strictObject({ test: id, outcome: id, at })).max(200),
-  unavailable: z.array(id).max(200),
-  closedAt: at.nullable(),
+  complaints: z.array(id).check(z.minLength(1), z.maxLength(10)),
+  results: z.array(z.strictObject({ test: id, outcome: id, at })).check(z.maxLength(200)),
+  unavailable: z.array(id).check(z.maxLength(200)),
+  closedAt: z.nullable(at),
 });
 export type Complaint = z.output<typeof complaint>;
 
@@ -38,7 +38,7 @@ export const recall = z.strictObject({
   of: z.enum(['frame', 'fork', 'stem', 'crank', 'battery', 'other']),
   place: id,
   /** Where it was looked up. */
-  where: z.string().max(200),
+  where: z.string().check(z.maxLength(200)),
   on: z.iso.date(),
   result: z.enum(['none', 'recalled', 'remedied']),
   words: text,
@@ -54,7 +54,7 @@ export const alignment = z.strictObject({
   id,
   line: z.enum(ALIGNMENT_LINES),
   place: id,
-  offMm: z.number().min(-100).max(100).nullable(),
+  offMm: z.nullable(z.number().check(z.gte(-100), z.lte(100))),
   result: z.enum(['true', 'off']),
   /** It was bent back cold, which only steel takes. */
   coldSet: z.boolean(),

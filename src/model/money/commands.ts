@@ -1,3 +1,4 @@
+import * as z from 'zod/mini';
 import { defineCommand, put, remove, rowOf } from '../command';
 import { id } from '../fields';
 import { amount } from '../phrases';
@@ -18,7 +19,7 @@ export const commands = [
   }),
   defineCommand({
     type: 'setSale',
-    schema: { changes: sale.partial() },
+    schema: { changes: z.partial(sale) },
     apply: (bicycle, { changes }) => void Object.assign(bicycle.sale, changes),
     words: ({ changes: { price, on } }) =>
       price == null ? (on ? `sold on ${on}` : 'sale') : `sold for ${amount(price)}`,

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { minorUnits } from '@/core/fields';
 import { type Held, id, label } from '../fields';
 import { fields, rows } from '../leaf';
@@ -8,13 +8,13 @@ export const moneyLine = z.strictObject({
   label,
   kind: z.enum(['part', 'consumable', 'other']),
   paid: minorUnits,
-  packQty: z.number().gt(0).max(1_000_000),
-  usedQty: z.number().min(0).max(1_000_000),
+  packQty: z.number().check(z.gt(0), z.lte(1_000_000)),
+  usedQty: z.number().check(z.gte(0), z.lte(1_000_000)),
 });
 export type MoneyLine = z.output<typeof moneyLine>;
 
 /** What it fetched, and on which day. */
-export const sale = z.strictObject({ price: minorUnits.nullable(), fee: minorUnits, on: z.iso.date().nullable() });
+export const sale = z.strictObject({ price: z.nullable(minorUnits), fee: minorUnits, on: z.nullable(z.iso.date()) });
 
 /** What was paid for it, and what it fetched. */
 export const part = {

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { at, type Held, id, inWriting, person, text } from '../fields';
 import { rows } from '../leaf';
 
@@ -8,9 +8,9 @@ export const proofMark = z.strictObject({
   passed: z.boolean(),
   how: text,
   at,
-  by: person.default(''),
+  by: z._default(person, ''),
   /** A noise or a slow gear that is known, not unsafe, and accepted in writing. */
-  accepted: inWriting.nullable().default(null),
+  accepted: z._default(z.nullable(inWriting), null),
 });
 export type ProofMark = z.output<typeof proofMark>;
 
@@ -25,7 +25,7 @@ export const ending = z.strictObject({
   by: person,
   on: z.iso.date(),
   /** What the qualified person wrote: a number, a report, where it lies. */
-  paper: z.string().max(500),
+  paper: z.string().check(z.maxLength(500)),
   at,
 });
 
@@ -38,9 +38,9 @@ export const WORKED_KINDS = ['set', 'adjusted', 'off', 'renewed'] as const;
 export const workedOn = z.strictObject({
   id,
   place: id,
-  bolt: id.nullable(),
+  bolt: z.nullable(id),
   /** The job that it was, where it was one: what mends ends what was unsafe, once it is looked at again. */
-  job: id.nullable(),
+  job: z.nullable(id),
   kind: z.enum(WORKED_KINDS),
   at,
 });
@@ -58,9 +58,9 @@ export const wayOut = z.strictObject({
   at,
   by: person,
   /** Who took it. */
-  to: z.string().max(200),
+  to: z.string().check(z.maxLength(200)),
   /** When they were told what stands open. */
-  toldOn: z.iso.date().nullable(),
+  toldOn: z.nullable(z.iso.date()),
   words: text,
   /** Packed for carriage: it was ready before, and the receiver puts the rest together. */
   packed: z.boolean(),

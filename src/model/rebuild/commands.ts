@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { own } from '@/core/own';
 import { defineCommand, put, remove, setOrDrop, work } from '../command';
 import { id } from '../fields';
@@ -27,14 +27,14 @@ export const commands = [
   }),
   defineCommand({
     type: 'sizeBolt',
-    schema: { bolt: id, place: id, size: z.string().max(40).nullable() },
+    schema: { bolt: id, place: id, size: z.nullable(z.string().check(z.maxLength(40))) },
     apply: (bicycle, { bolt, size }) => choose(bicycle.fasteners, bolt, { size }),
     words: ({ size }) => (size === null ? 'the usual size of a bolt' : `bolt of ${size}`),
     work: ({ place, bolt }) => [work(place, 'set', { bolt })],
   }),
   defineCommand({
     type: 'chooseFastener',
-    schema: { bolt: id, place: id, changes: fastener.partial() },
+    schema: { bolt: id, place: id, changes: z.partial(fastener) },
     apply: (bicycle, { bolt, changes }) => choose(bicycle.fasteners, bolt, changes),
     words: ({ changes }) => `fastener: ${fieldNames(changes)}`,
     work: ({ place, bolt }) => [work(place, 'set', { bolt })],

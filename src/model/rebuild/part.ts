@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { at, type Held, id, label, person } from '../fields';
 import { fields, rows } from '../leaf';
 
@@ -6,29 +6,29 @@ export const signature = z.strictObject({
   id,
   bolt: id,
   how: z.enum(['wrench', 'feel']),
-  valueNm: z.number().gt(0).max(300).nullable(),
+  valueNm: z.nullable(z.number().check(z.gt(0), z.lte(300))),
   at,
-  by: person.default(''),
+  by: z._default(person, ''),
   /** By feel: its hold was tried. */
-  holdTest: z.boolean().default(false),
+  holdTest: z._default(z.boolean(), false),
 });
 export type Signature = z.output<typeof signature>;
 
 /** Something put together "for now", to be tightened before anyone rides. */
-export const looseEnd = z.strictObject({ id, place: id, label, at, closedAt: at.nullable() });
+export const looseEnd = z.strictObject({ id, place: id, label, at, closedAt: z.nullable(at) });
 
 /** A fastener as it was chosen; nothing where it is the usual one. */
 export const fastener = z.strictObject({
-  size: z.string().max(40).nullable(),
-  thread: z.string().max(60).nullable(),
-  engagedMm: z.number().gt(0).max(200).nullable(),
+  size: z.nullable(z.string().check(z.maxLength(40))),
+  thread: z.nullable(z.string().check(z.maxLength(60))),
+  engagedMm: z.nullable(z.number().check(z.gt(0), z.lte(200))),
   /** The strength class on its head, such as 8.8. */
-  strength: z.string().max(20).nullable(),
-  washer: z.string().max(60).nullable(),
-  threadlock: z.string().max(60).nullable(),
+  strength: z.nullable(z.string().check(z.maxLength(20))),
+  washer: z.nullable(z.string().check(z.maxLength(60))),
+  threadlock: z.nullable(z.string().check(z.maxLength(60))),
   /** The figure that the part itself bears, which goes before any table. */
-  ownMinNm: z.number().gt(0).max(300).nullable(),
-  ownMaxNm: z.number().gt(0).max(300).nullable(),
+  ownMinNm: z.nullable(z.number().check(z.gt(0), z.lte(300))),
+  ownMaxNm: z.nullable(z.number().check(z.gt(0), z.lte(300))),
 });
 export type Fastener = z.output<typeof fastener>;
 

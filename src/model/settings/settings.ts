@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { houseRules } from '@/core/bearings/gradeRules';
 import { currencyCode, minorUnits } from '@/core/fields';
 import { at, id, label } from '../fields';
@@ -10,14 +10,14 @@ export const bath = z.strictObject({
   id,
   label,
   process: label,
-  capacityMl: z.number().gt(0).max(10_000_000),
-  fillShare: z.number().gt(0).max(1),
+  capacityMl: z.number().check(z.gt(0), z.lte(10_000_000)),
+  fillShare: z.number().check(z.gt(0), z.lte(1)),
 });
 export type Bath = z.output<typeof bath>;
 
 export const workshopSettings = z.strictObject({
   schemaVersion: kept(z.literal(SCHEMA_VERSION)),
-  name: z.string().max(120),
+  name: z.string().check(z.maxLength(120)),
   currency: currencyCode,
   /** What an hour of the workshop's own time counts in its profit. */
   labourPerHour: minorUnits,
@@ -30,25 +30,27 @@ export const workshopSettings = z.strictObject({
   /** The hand that works the front brake where the workshop sells. */
   frontBrakeHand: z.enum(['left', 'right', 'either']),
   /** Who works here; one by default. */
-  people: value(z.array(z.strictObject({ id, name: z.string().min(1).max(80) })).max(40)),
+  people: value(
+    z.array(z.strictObject({ id, name: z.string().check(z.minLength(1), z.maxLength(80)) })).check(z.maxLength(40)),
+  ),
   /** Whether every bolt that has a figure is asked for by the wrench. */
   wrenchEverywhere: z.enum(['customers', 'always', 'never']),
   /** Brakes and steering are signed by another person than did them. */
   secondEyes: z.boolean(),
-  baths: value(z.array(bath).max(30)),
+  baths: value(z.array(bath).check(z.maxLength(30))),
   /** Rounds in the practice room by level. */
   practice: fields(
     z.record(
       id,
       z.strictObject({
-        rounds: z.number().multipleOf(1).min(0),
-        best: z.number().min(0).max(100),
-        last: z.number().min(0).max(100),
+        rounds: z.number().check(z.multipleOf(1), z.gte(0)),
+        best: z.number().check(z.gte(0), z.lte(100)),
+        last: z.number().check(z.gte(0), z.lte(100)),
         at,
       }),
     ),
   ),
   /** When each of them was last changed; what a merge with another device decides by. */
-  stamps: kept(z.record(z.string().max(200), stamp)),
+  stamps: kept(z.record(z.string().check(z.maxLength(200)), stamp)),
 });
 export type WorkshopSettings = z.output<typeof workshopSettings>;

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { minorUnits } from '@/core/fields';
 import { at, id, label } from '../fields';
 
@@ -10,18 +10,18 @@ export const stockItem = z.strictObject({
   label,
   /** Where on a bicycle it belongs. */
   place: id,
-  size: z.string().max(120),
+  size: z.string().check(z.maxLength(120)),
   state: z.enum(STOCK_STATES),
   /** Where it came from: a bicycle of this workshop, or words. */
-  from: z.string().max(200),
-  bicycle: id.nullable(),
-  quantity: z.number().min(0).max(1_000_000),
+  from: z.string().check(z.maxLength(200)),
+  bicycle: z.nullable(id),
+  quantity: z.number().check(z.gte(0), z.lte(1_000_000)),
   /** What one would fetch: a donor's cost is shared by it. */
   worth: minorUnits,
   /** What all of them cost; null where it follows from the donor's price. */
-  cost: minorUnits.nullable(),
+  cost: z.nullable(minorUnits),
   at,
   /** When the last one was used or thrown away. */
-  goneAt: at.nullable(),
+  goneAt: z.nullable(at),
 });
 export type StockItem = z.output<typeof stockItem>;

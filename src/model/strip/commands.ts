@@ -1,5 +1,5 @@
 import type { Draft } from 'immer';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { defineCommand, put, remove, setOrDrop, toggled, work } from '../command';
 import { id } from '../fields';
@@ -57,7 +57,7 @@ export const commands = [
   /** Parts that lie in a tray by mistake, or that were laid down for another assembly. */
   defineCommand({
     type: 'takeOutOfTray',
-    schema: { place: id, parts: z.array(id).max(1000) },
+    schema: { place: id, parts: z.array(id).check(z.maxLength(1000)) },
     apply(bicycle, { place, parts }) {
       const tray = trayIn(bicycle, place);
       for (const part of parts) delete tray.off[part];
@@ -88,7 +88,7 @@ export const commands = [
   }),
   defineCommand({
     type: 'markPart',
-    schema: { place: id, part: id, mark: z.enum(PART_MARKS).nullable() },
+    schema: { place: id, part: id, mark: z.nullable(z.enum(PART_MARKS)) },
     apply: (bicycle, { place, part, mark }) => setOrDrop(trayIn(bicycle, place).marks, part, mark),
     words: ({ part, mark }) => `${partPhrase(part)}: ${mark ?? 'nothing wrong'}`,
   }),
@@ -104,7 +104,7 @@ export const commands = [
   }),
   defineCommand({
     type: 'fatePart',
-    schema: { place: id, part: id, fate: z.enum(['stock', 'scrap']).nullable() },
+    schema: { place: id, part: id, fate: z.nullable(z.enum(['stock', 'scrap'])) },
     apply: (bicycle, { place, part, fate }) => setOrDrop(trayIn(bicycle, place).fates, part, fate),
     words: ({ part, fate }) => `${partPhrase(part)}: ${fate ? FATE_WORDS[fate] : 'kept'}`,
   }),
@@ -119,7 +119,7 @@ export const commands = [
   }),
   defineCommand({
     type: 'cleanParts',
-    schema: { parts: z.array(z.strictObject({ place: id, part: id })).max(100), clean: z.boolean() },
+    schema: { parts: z.array(z.strictObject({ place: id, part: id })).check(z.maxLength(100)), clean: z.boolean() },
     apply(bicycle, { parts, clean }) {
       for (const { place, part } of parts) cleanPart(bicycle, place, part, clean);
     },
@@ -128,7 +128,7 @@ export const commands = [
   }),
   defineCommand({
     type: 'sayHardened',
-    schema: { place: id, part: id, hardened: z.boolean().nullable() },
+    schema: { place: id, part: id, hardened: z.nullable(z.boolean()) },
     apply: (bicycle, { place, part, hardened }) => setOrDrop(trayIn(bicycle, place).hardened, part, hardened),
     words: ({ part, hardened }) =>
       `${partPhrase(part)}: ${hardened === null ? 'not asked' : hardened ? 'hardened' : 'not hardened'}`,

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { defineCommand, put, remove, rowOf } from '../command';
 import { at, id } from '../fields';
 import { STAGES } from '../stages';
@@ -7,7 +7,7 @@ import { benchPosition, delivery, minutesEntry, note, photo } from './part';
 export const commands = [
   defineCommand({
     type: 'startClock',
-    schema: { clock: id, at, stage: z.enum(STAGES), place: id.nullable(), job: id.optional() },
+    schema: { clock: id, at, stage: z.enum(STAGES), place: z.nullable(id), job: z.optional(id) },
     quiet: true,
     apply(bicycle, { clock, at: startedAt, stage, place, job }) {
       bicycle.clock = { id: clock, startedAt, activeAt: startedAt, stage, place, ...(job && { job }) };
@@ -23,7 +23,7 @@ export const commands = [
   }),
   defineCommand({
     type: 'stopClock',
-    schema: { entry: minutesEntry.nullable() },
+    schema: { entry: z.nullable(minutesEntry) },
     quiet: true,
     apply(bicycle, { entry }) {
       bicycle.clock = null;
@@ -44,7 +44,7 @@ export const commands = [
   }),
   defineCommand({
     type: 'benchAt',
-    schema: { bench: benchPosition.nullable() },
+    schema: { bench: z.nullable(benchPosition) },
     quiet: true,
     apply(bicycle, { bench }) {
       bicycle.bench = bench;

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { at, id, label, person, text, type Held } from '../fields';
 import { append, rows, value } from '../leaf';
 import { STAGES } from '../stages';
@@ -6,23 +6,23 @@ import { STAGES } from '../stages';
 export const minutesEntry = z.strictObject({
   id,
   stage: z.enum(STAGES),
-  minutes: z.number().gt(0).max(10_080),
+  minutes: z.number().check(z.gt(0), z.lte(10_080)),
   at,
   /** The place that was worked on, where the bench knew it. */
-  place: id.nullable(),
+  place: z.nullable(id),
   /** The job that it went on, and whose hands they were; nothing where nobody said. */
-  job: id.optional(),
-  by: person.optional(),
+  job: z.optional(id),
+  by: z.optional(person),
 });
 
 /** A typed or spoken remark; `sound` names the recording that lies beside the record. */
 export const note = z.strictObject({
   id,
-  place: id.nullable(),
+  place: z.nullable(id),
   text,
-  sound: id.nullable(),
+  sound: z.nullable(id),
   at,
-  withdrawn: z.boolean().default(false),
+  withdrawn: z._default(z.boolean(), false),
 });
 export type Note = z.output<typeof note>;
 
@@ -30,8 +30,8 @@ export type Note = z.output<typeof note>;
 export const delivery = z.strictObject({
   id,
   label,
-  dueOn: z.iso.date().nullable(),
-  arrivedAt: at.nullable(),
+  dueOn: z.nullable(z.iso.date()),
+  arrivedAt: z.nullable(at),
 });
 
 /** What the bench can take a person through, one step at a time. */
@@ -48,19 +48,19 @@ export const clock = z.strictObject({
   startedAt: at,
   activeAt: at,
   stage: z.enum(STAGES),
-  place: id.nullable(),
-  job: id.optional(),
+  place: z.nullable(id),
+  job: z.optional(id),
   /** Since when it stands still, and how long it stood still before. */
-  pausedAt: at.optional(),
-  pausedMinutes: z.number().min(0).max(1_000_000).optional(),
+  pausedAt: z.optional(at),
+  pausedMinutes: z.optional(z.number().check(z.gte(0), z.lte(1_000_000))),
 });
 
 /** Hours, and what is put down beside the work. */
 export const part = {
   minutes: rows(z.array(minutesEntry), { most: 10_000, words: 'times logged', where: 'Hand over', order: 'at' }),
-  clock: value(clock.nullable(), { words: 'the clock', latest: 'one clock runs, and it was started last' }),
+  clock: value(z.nullable(clock), { words: 'the clock', latest: 'one clock runs, and it was started last' }),
   /** Where the bench stood last, so that it opens there again. */
-  bench: value(benchPosition.nullable(), { words: 'the bench', latest: 'the bench opens where it stood last' }),
+  bench: value(z.nullable(benchPosition), { words: 'the bench', latest: 'the bench opens where it stood last' }),
   photos: rows(z.array(photo), { most: 3000, words: 'photographs', where: 'Strip', order: 'at' }),
   notes: append(z.array(note), { most: 5000, words: 'notes', where: 'its notes', order: 'at' }),
   deliveries: rows(z.array(delivery), { most: 1000, words: 'deliveries', where: 'the floor' }),

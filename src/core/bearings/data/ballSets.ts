@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { parseTable, provenance } from '../../table';
 import json from './ballSets.json';
 
@@ -9,14 +9,14 @@ export const ballSetRow = z.strictObject({
   arrangement: z.enum(['loose', 'caged']),
   ballFractionIn: z.string(),
   ballDiameterMm: z.number(),
-  countUsual: z.number().nullable(),
+  countUsual: z.nullable(z.number()),
   countMin: z.number(),
   countMax: z.number(),
   racesPerPart: z.number(),
-  pitchDiameterMm: z.number().nullable(),
-  pitchBasis: z.string().nullable(),
-  fullComplementAtPitch: z.number().nullable(),
-  note: z.string().nullable(),
+  pitchDiameterMm: z.nullable(z.number()),
+  pitchBasis: z.nullable(z.string()),
+  fullComplementAtPitch: z.nullable(z.number()),
+  note: z.nullable(z.string()),
   ...provenance,
 });
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { parseTable, provenance } from '../../table';
 import json from './balls.json';
 

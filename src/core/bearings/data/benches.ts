@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { parseTable, provenance } from '../../table';
 import { FASTENERS } from '../../strip/data/threadHands';
 import { ADJUSTS, DOES } from '../benchTypes';
@@ -9,7 +9,7 @@ const list = (joined: string | null) => (joined === null ? [] : joined.split('|'
 const pairs = (joined: string | null) =>
   (joined === null ? [] : joined.split(';')).map((each) => each.split('=') as [string, string]);
 const yesNo = z.enum(['yes', 'no']);
-const number = z.number().nullable();
+const number = z.nullable(z.number());
 
 /** How each bearing is overhauled: what is set, what it is felt by, what it is drawn from. */
 export const benchRows = parseTable(
@@ -17,7 +17,7 @@ export const benchRows = parseTable(
     assembly: z.string(),
     kind: z.enum(['cup-and-cone', 'cartridge', 'bushing']),
     openable: yesNo,
-    adjusts: z.enum(ADJUSTS).nullable(),
+    adjusts: z.nullable(z.enum(ADJUSTS)),
     pitchMm: number,
     skewer: yesNo,
     axleMajorMm: number,
@@ -29,7 +29,7 @@ export const benchRows = parseTable(
     tickDeg: number,
     smoothDeg: number,
     toolMm: number,
-    tool: z.string().nullable(),
+    tool: z.nullable(z.string()),
     feltHow: z.string(),
     feltAt: z.string(),
     reachMm: z.number(),
@@ -37,18 +37,18 @@ export const benchRows = parseTable(
     circleMm: z.number(),
     loadAcrossN: z.number(),
     loadAlongN: z.number(),
-    cartridges: z.string().nullable(),
-    leaveWhy: z.string().nullable(),
-    caution: z.string().nullable(),
+    cartridges: z.nullable(z.string()),
+    leaveWhy: z.nullable(z.string()),
+    caution: z.nullable(z.string()),
     cupLabel: z.string(),
     coneLabel: z.string(),
     cupMake: z.enum(['pressed', 'turned']),
     upright: yesNo,
     shaftMm: z.number(),
-    outboard: z.string().nullable(),
-    setsRow: z.string().nullable(),
-    inside: z.string().nullable(),
-    circles: z.string().nullable(),
+    outboard: z.nullable(z.string()),
+    setsRow: z.nullable(z.string()),
+    inside: z.nullable(z.string()),
+    circles: z.nullable(z.string()),
     ...provenance,
   }),
   benchesJson,
@@ -67,12 +67,12 @@ export const overhaulStepRows = parseTable(
     id: z.string(),
     title: z.string(),
     does: z.enum(DOES),
-    applies: z.string().nullable(),
-    after: z.string().nullable(),
-    compound: z.string().nullable(),
-    forget: z.string().nullable(),
-    fastener: z.enum(FASTENERS).nullable(),
-    side: z.string().nullable(),
+    applies: z.nullable(z.string()),
+    after: z.nullable(z.string()),
+    compound: z.nullable(z.string()),
+    forget: z.nullable(z.string()),
+    fastener: z.nullable(z.enum(FASTENERS)),
+    side: z.nullable(z.string()),
     ...provenance,
   }),
   stepsJson,

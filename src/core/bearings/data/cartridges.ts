@@ -1,21 +1,21 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { parseTable, provenance } from '../../table';
 import json from './cartridges.json';
 
 export const cartridgeRow = z.strictObject({
   code: z.string(),
-  series: z.union([z.string(), z.number()]).nullable(),
+  series: z.nullable(z.union([z.string(), z.number()])),
   boreMm: z.number(),
   odMm: z.number(),
   widthMm: z.number(),
-  widthOpenMm: z.number().nullable(),
+  widthOpenMm: z.nullable(z.number()),
   type: z.string(),
-  innerAngleDeg: z.number().nullable(),
-  outerAngleDeg: z.number().nullable(),
-  usualPlaces: z.string().nullable(),
-  note: z.string().nullable(),
+  innerAngleDeg: z.nullable(z.number()),
+  outerAngleDeg: z.nullable(z.number()),
+  usualPlaces: z.nullable(z.string()),
+  note: z.nullable(z.string()),
   ...provenance,
-  placeConfidence: provenance.confidence.nullable(),
+  placeConfidence: z.nullable(provenance.confidence),
 });
 export type CartridgeRow = z.output<typeof cartridgeRow>;
 

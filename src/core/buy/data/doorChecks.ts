@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { parseTable, provenance } from '../../table';
 import json from './doorChecks.json';
 
@@ -12,11 +12,11 @@ export const doorCheckRow = z.strictObject({
   place: z.string(),
   partOf: z.enum(DOOR_PARTS),
   how: z.string(),
-  applies: z.string().nullable(),
+  applies: z.nullable(z.string()),
   /** Whether it is no repair at all once it is found: what remains is what the parts are worth. */
   stop: z.enum(['yes', 'no']),
   /** How often it is found where nobody has looked. */
-  chance: z.number().min(0).max(1),
+  chance: z.number().check(z.gte(0), z.lte(1)),
   partsLowMinor: z.number(),
   partsLikelyMinor: z.number(),
   partsHighMinor: z.number(),

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { parseTable, provenance } from '../../table';
 import json from './eraFeatures.json';
 
@@ -8,11 +8,11 @@ export const eraFeatureRow = z.strictObject({
   regionOrClass: z.string(),
   earliestYear: z.number(),
   commonFrom: z.number(),
-  commonUntil: z.number().nullable(),
-  latestYear: z.number().nullable(),
+  commonUntil: z.nullable(z.number()),
+  latestYear: z.nullable(z.number()),
   stillMade: z.enum(['yes', 'no']),
   earliestToleranceYears: z.number(),
-  datingNote: z.string().nullable(),
+  datingNote: z.nullable(z.string()),
   ...provenance,
 });
 export type EraFeature = z.output<typeof eraFeatureRow> & { id: string };

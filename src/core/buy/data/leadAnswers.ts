@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { parseTable, provenance } from '../../table';
 import json from './leadAnswers.json';
 
@@ -6,7 +6,7 @@ export const leadAnswerRow = z.strictObject({
   question: z.string(),
   answer: z.string(),
   line: z.string(),
-  odds: z.number().gt(0),
+  odds: z.number().check(z.gt(0)),
   why: z.string(),
   ...provenance,
 });

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { parseTable, provenance } from '../../table';
 import json from './afterwards.json';
 
@@ -8,8 +8,8 @@ const rows = parseTable(
     /** What keeps it once it is clean: oil on what rusts bare, wax on a coat, nothing at all where a brake works. */
     then: z.enum(['oil', 'wax', 'brake', 'nothing']),
     /** Soils that have finished it: it is renewed and not cleaned. */
-    doneBySoils: z.string().nullable(),
-    why: z.string().nullable(),
+    doneBySoils: z.nullable(z.string()),
+    why: z.nullable(z.string()),
     ...provenance,
   }),
   json,

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { parseTable, provenance } from '../../table';
 import json from './cleaning.json';
 
@@ -6,13 +6,13 @@ export const cleaningRow = z.strictObject({
   process: z.string(),
   material: z.string(),
   verdict: z.enum(['good', 'caution', 'never']),
-  maxMinutes: z.number().nullable(),
-  maxTempC: z.number().nullable(),
-  note: z.string().nullable(),
-  hazard: z.string().nullable(),
-  ppe: z.string().nullable(),
+  maxMinutes: z.nullable(z.number()),
+  maxTempC: z.nullable(z.number()),
+  note: z.nullable(z.string()),
+  hazard: z.nullable(z.string()),
+  ppe: z.nullable(z.string()),
   ...provenance,
-  limitsConfidence: provenance.confidence.nullable(),
+  limitsConfidence: z.nullable(provenance.confidence),
 });
 
 export const cleaning = parseTable(cleaningRow, json);

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { parseTable, provenance } from '../../table';
 import neverTogetherJson from './neverTogether.json';
 import processesJson from './processes.json';
@@ -17,9 +17,9 @@ export const processes = new Map(
       leavesFilm: z.enum(['yes', 'no']),
       after: z.string(),
       /** What follows for what rusts bare, and for what is kept by wax. */
-      afterOil: z.string().nullable(),
-      afterWax: z.string().nullable(),
-      cautions: z.string().nullable(),
+      afterOil: z.nullable(z.string()),
+      afterWax: z.nullable(z.string()),
+      cautions: z.nullable(z.string()),
       ...provenance,
     }),
     processesJson,

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { parseTable, provenance } from '../../table';
 import reactionsJson from './chainReactions.json';
 import rulesJson from './jobRules.json';
@@ -12,12 +12,12 @@ export const jobRuleRow = z.strictObject({
   title: z.string(),
   place: z.string(),
   /** Empty: for the brief alone. `*`: any check. */
-  check: z.string().nullable(),
+  check: z.nullable(z.string()),
   /** Verdicts or outcomes that call it, with a bar between. */
-  verdicts: z.string().nullable(),
+  verdicts: z.nullable(z.string()),
   why: z.string(),
   /** Bicycles that it is for; empty for every one. */
-  applies: z.string().nullable(),
+  applies: z.nullable(z.string()),
   need: z.enum(NEEDS),
   briefs: z.string(),
   minutesLow: z.number(),
@@ -27,18 +27,18 @@ export const jobRuleRow = z.strictObject({
   partsLikelyMinor: z.number(),
   partsHighMinor: z.number(),
   /** Jobs of one group stand in each other's stead. */
-  alternatives: z.string().nullable(),
+  alternatives: z.nullable(z.string()),
   /** Jobs that come along, with a bar between. */
-  brings: z.string().nullable(),
+  brings: z.nullable(z.string()),
   ...provenance,
 });
 export type JobRule = z.output<typeof jobRuleRow>;
 
 export const chainReactionRow = z.strictObject({
   job: z.string(),
-  applies: z.string().nullable(),
+  applies: z.nullable(z.string()),
   words: z.string(),
-  brings: z.string().nullable(),
+  brings: z.nullable(z.string()),
   ...provenance,
 });
 

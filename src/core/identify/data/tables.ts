@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { parseTable, provenance } from '../../table';
 import bottomBracketsJson from './bottomBrackets.json';
 import freewheelsJson from './freewheels.json';
@@ -9,14 +9,11 @@ import postsAndBarsJson from './postsAndBars.json';
 import spokesJson from './spokes.json';
 import wheelSizesJson from './wheelSizes.json';
 
-const words = z.string().nullable();
-const size = z.number().nullable();
+const words = z.nullable(z.string());
+const size = z.nullable(z.number());
 /** Several sizes that one standard is met in, joined by an upright stroke. */
-const sizes = z
-  .string()
-  .regex(/^[\d.]+(\|[\d.]+)*$/)
-  .nullable();
-const hand = z.enum(['left', 'right', 'none']).nullable();
+const sizes = z.nullable(z.string().check(z.regex(/^[\d.]+(\|[\d.]+)*$/)));
+const hand = z.nullable(z.enum(['left', 'right', 'none']));
 const thread = { pitchMm: size, tpi: size };
 
 export const bottomBrackets = parseTable(
@@ -118,7 +115,7 @@ export const postsAndBars = parseTable(
   z.strictObject({
     name: z.string(),
     kind: z.enum(['seat-post', 'stem', 'handlebar']),
-    at: z.enum(['clamp', 'grip']).nullable(),
+    at: z.nullable(z.enum(['clamp', 'grip'])),
     diameterMm: z.number(),
     nominalIn: words,
     howCommon: z.string(),

@@ -1,24 +1,24 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { parseTable, provenance } from '../../table';
 import json from './chainWear.json';
 
 export const chainWearRow = z.strictObject({
   rowType: z.enum(['class', 'rule check', 'fact']),
   drivetrainClass: z.string(),
-  nominalWidthIn: z.string().nullable(),
-  innerWidthMm: z.number().nullable(),
-  pinLengthMinMm: z.number().nullable(),
-  pinLengthMaxMm: z.number().nullable(),
+  nominalWidthIn: z.nullable(z.string()),
+  innerWidthMm: z.nullable(z.number()),
+  pinLengthMinMm: z.nullable(z.number()),
+  pinLengthMaxMm: z.nullable(z.number()),
   pitchMm: z.number(),
-  replaceAtPercent: z.number().nullable(),
-  replaceAtPercentMin: z.number().nullable(),
-  replaceAtPercentMax: z.number().nullable(),
-  cassetteSuspectAtPercent: z.number().nullable(),
-  cassetteDoneAtPercent: z.number().nullable(),
-  rulePitches: z.number().nullable(),
-  ruleNewMm: z.number().nullable(),
-  ruleAtValueMm: z.number().nullable(),
-  note: z.string().nullable(),
+  replaceAtPercent: z.nullable(z.number()),
+  replaceAtPercentMin: z.nullable(z.number()),
+  replaceAtPercentMax: z.nullable(z.number()),
+  cassetteSuspectAtPercent: z.nullable(z.number()),
+  cassetteDoneAtPercent: z.nullable(z.number()),
+  rulePitches: z.nullable(z.number()),
+  ruleNewMm: z.nullable(z.number()),
+  ruleAtValueMm: z.nullable(z.number()),
+  note: z.nullable(z.string()),
   ...provenance,
 });
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { parseTable, provenance } from '../../table';
 import complaintsJson from './diagnosisComplaints.json';
 import complaintLinksJson from './diagnosisComplaintLinks.json';
@@ -6,14 +6,14 @@ import faultsJson from './diagnosisFaults.json';
 import outcomeLinksJson from './diagnosisOutcomeLinks.json';
 import testsJson from './diagnosisTests.json';
 
-const chance = z.number().min(0.01).max(0.99);
+const chance = z.number().check(z.gte(0.01), z.lte(0.99));
 
 export const diagnosisFaultRow = z.strictObject({
   id: z.string(),
   label: z.string(),
   place: z.string(),
   /** How often it is met, against the others; made into a share when the table loads. */
-  weight: z.number().gt(0),
+  weight: z.number().check(z.gt(0)),
   unsafe: z.enum(['yes', 'no']),
   fix: z.string(),
   minutesLow: z.number(),
@@ -30,7 +30,7 @@ export const diagnosisTestRow = z.strictObject({
   id: z.string(),
   label: z.string(),
   place: z.string(),
-  minutes: z.number().gt(0),
+  minutes: z.number().check(z.gt(0)),
   how: z.string(),
   /** `id:label` pairs with a bar between. */
   outcomes: z.string(),

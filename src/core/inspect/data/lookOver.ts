@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { parseTable, provenance } from '../../table';
 import { STATES } from '../../vocabulary/vocabulary';
 import { CHECK_KINDS } from '../check';
@@ -16,14 +16,14 @@ export const checkTableRow = z.strictObject({
   kind: z.enum(CHECK_KINDS),
   /** Whether looking alone can find it fine; else only its reading tells. */
   eye: yes,
-  applies: z.string().nullable(),
-  part: z.string().nullable(),
-  row: z.string().nullable(),
-  unit: z.string().nullable(),
+  applies: z.nullable(z.string()),
+  part: z.nullable(z.string()),
+  row: z.nullable(z.string()),
+  unit: z.nullable(z.string()),
   /** Checks of one group look at siblings: one that fails raises the others. */
-  siblings: z.string().nullable(),
+  siblings: z.nullable(z.string()),
   /** Whether what it looks at stops, steers or carries: nothing goes out ready before it was looked at. */
-  safety: z.enum(['stops', 'steers', 'carries']).nullable(),
+  safety: z.nullable(z.enum(['stops', 'steers', 'carries'])),
   /** Dirt can hide or feign it, so that it is asked again after cleaning. */
   dirt: yes,
   how: z.string(),
@@ -36,7 +36,7 @@ export const outcomeTableRow = z.strictObject({
   state: z.enum(STATES),
   why: z.string(),
   /** Bicycles that it is offered for; empty for every one. */
-  applies: z.string().nullable(),
+  applies: z.nullable(z.string()),
   ...provenance,
 });
 

@@ -1,19 +1,19 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { parseTable, provenance } from '../../table';
 import json from './torque.json';
 
 export const torqueRow = z.strictObject({
   place: z.string(),
   fastener: z.string(),
-  fastenerSize: z.string().nullable(),
+  fastenerSize: z.nullable(z.string()),
   tool: z.string(),
-  torqueMinNm: z.number().nullable(),
-  torqueMaxNm: z.number().nullable(),
-  feel: z.string().nullable(),
+  torqueMinNm: z.nullable(z.number()),
+  torqueMaxNm: z.nullable(z.number()),
+  feel: z.nullable(z.string()),
   preparation: z.string(),
   threadHand: z.enum(['right', 'left', 'none']),
   safetyCritical: z.enum(['yes', 'no']),
-  sequenceNotes: z.string().nullable(),
+  sequenceNotes: z.nullable(z.string()),
   ...provenance,
 });
 export type TorqueRow = z.output<typeof torqueRow>;

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { parseTable, provenance } from '../../table';
 import json from './materials.json';
 
@@ -6,7 +6,7 @@ const materialRow = z.strictObject({
   material: z.string(),
   family: z.string(),
   /** Linear expansion, millionths to the kelvin; null where warmth and cold say nothing of a joint. */
-  expansionUmPerMK: z.number().nullable(),
+  expansionUmPerMK: z.nullable(z.number()),
   painted: z.enum(['yes', 'no']),
   ...provenance,
 });

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { parseTable, provenance } from '../../table';
 import json from './stuckJoints.json';
 
@@ -12,7 +12,7 @@ export const stuckJointRow = z.strictObject({
   joint: z.enum(JOINTS),
   /** What it is usually made of, and what is round it; empty for the frame. */
   partMaterial: z.string(),
-  aroundMaterial: z.string().nullable(),
+  aroundMaterial: z.nullable(z.string()),
   ...provenance,
 });
 

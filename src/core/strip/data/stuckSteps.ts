@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { parseTable, provenance } from '../../table';
 import { JOINTS, type Joint } from './stuckJoints';
 import json from './stuckSteps.json';
@@ -15,17 +15,17 @@ export const stuckStepRow = z.strictObject({
   costMinor: z.number(),
   damageChance: z.number(),
   damages: z.enum(['none', 'part', 'around']),
-  forbiddenFor: z.string().nullable(),
+  forbiddenFor: z.nullable(z.string()),
   /** What must hold of the pair for the step to do anything. */
-  when: z.enum(['part-shrinks', 'around-grows', 'aluminium-in-steel', 'part-cheaper', 'around-cheaper']).nullable(),
+  when: z.nullable(z.enum(['part-shrinks', 'around-grows', 'aluminium-in-steel', 'part-cheaper', 'around-cheaper'])),
   /** Words of the part that it is meant for; empty for any. */
-  partWords: z.string().nullable(),
+  partWords: z.nullable(z.string()),
   /** The joints that it is for; empty for any. */
-  joints: z.string().nullable(),
+  joints: z.nullable(z.string()),
   /** A step that has to come before it. */
-  afterStep: z.string().nullable(),
+  afterStep: z.nullable(z.string()),
   /** It leaves penetrant behind, takes it away, or is hot and must find none. */
-  penetrant: z.enum(['wets', 'dries', 'hot']).nullable(),
+  penetrant: z.nullable(z.enum(['wets', 'dries', 'hot'])),
   how: z.string(),
   cautions: z.string(),
   ...provenance,

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { parseTable, provenance } from '../../table';
 import { FASTENERS } from './threadHands';
 import assembliesJson from './assemblies.json';
@@ -38,7 +38,7 @@ export const SHAPES = [
 export type PartShape = (typeof SHAPES)[number];
 
 const yesNo = z.enum(['yes', 'no']);
-const side = z.string().nullable();
+const side = z.nullable(z.string());
 const list = (joined: string | null) => (joined === null ? [] : joined.split('|'));
 
 /** Kinds of part: what they are made of, how dirty they usually are, what they displace, how they are drawn. */
@@ -66,11 +66,11 @@ export const assemblyRows = parseTable(
     id: z.string(),
     title: z.string(),
     places: z.string(),
-    applies: z.string().nullable(),
+    applies: z.nullable(z.string()),
     axis: z.string(),
-    balls: z.string().nullable(),
-    stuck: z.string().nullable(),
-    needs: z.enum(['asked']).nullable(),
+    balls: z.nullable(z.string()),
+    stuck: z.nullable(z.string()),
+    needs: z.nullable(z.enum(['asked'])),
     ...provenance,
   }),
   assembliesJson,
@@ -82,9 +82,9 @@ export const partRows = parseTable(
     assembly: z.string(),
     id: z.string(),
     kind: z.string(),
-    label: z.string().nullable(),
+    label: z.nullable(z.string()),
     side,
-    facing: z.string().nullable(),
+    facing: z.nullable(z.string()),
     ...provenance,
   }),
   partsJson,
@@ -97,13 +97,13 @@ export const stepRows = parseTable(
     id: z.string(),
     title: z.string(),
     tool: z.string(),
-    fastener: z.enum(FASTENERS).nullable(),
+    fastener: z.nullable(z.enum(FASTENERS)),
     side,
     nuttedOnly: yesNo,
-    takes: z.string().nullable(),
+    takes: z.nullable(z.string()),
     photo: yesNo,
-    count: z.string().nullable(),
-    forget: z.string().nullable(),
+    count: z.nullable(z.string()),
+    forget: z.nullable(z.string()),
     ...provenance,
   }),
   stepsJson,
@@ -114,7 +114,7 @@ export const orderRows = parseTable(
   z.strictObject({
     before: z.string(),
     beforeStep: z.string(),
-    beforeEnd: z.string().nullable(),
+    beforeEnd: z.nullable(z.string()),
     after: z.string(),
     afterStep: z.string(),
     why: z.string(),

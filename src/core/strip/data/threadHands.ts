@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { parseTable, provenance } from '../../table';
 import json from './threadHands.json';
 
@@ -28,12 +28,12 @@ export const STANDARDS = ['english', 'italian', 'french', 'swiss', 'british-26']
 
 export const threadHandRow = z.strictObject({
   fastener: z.enum(FASTENERS),
-  side: z.enum(['left', 'right']).nullable(),
-  standard: z.enum(STANDARDS).nullable(),
+  side: z.nullable(z.enum(['left', 'right'])),
+  standard: z.nullable(z.enum(STANDARDS)),
   hand: z.enum(['left', 'right']),
   axis: z.enum(['across', 'across the wheel', 'upright', 'along the bar', 'along the spoke', 'off the bicycle']),
   /** So seldom that it is meant only where its side is named. */
-  onlyIfAsked: z.enum(['yes']).nullable(),
+  onlyIfAsked: z.nullable(z.enum(['yes'])),
   note: z.string(),
   ...provenance,
 });
