@@ -7,7 +7,7 @@ import { commandWords } from '../tests/frozenCommands';
 import { demoWorkshop } from '../src/model/demo/workshop';
 import { applyCommand, command as anyCommand, type Envelope } from '../src/model/commands';
 import { workshopJsonSchema } from '../src/model/exchange/bundle';
-import { SCHEMA_VERSION } from '../src/model/record';
+import { SCHEMA_VERSION } from '../src/model/version';
 import { stockItem } from '../src/model/stock/item';
 import { packBicycles } from '../src/store/archive/pack';
 

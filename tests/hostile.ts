@@ -1,7 +1,8 @@
 import { deflateSync, strToU8 } from 'fflate';
 import { newBicycle } from '@/model/fresh';
 import { USUAL_SETTINGS } from '@/model/settings/usual';
-import { SCHEMA_VERSION, type Bicycle } from '@/model/record';
+import type { Bicycle } from '@/model/record';
+import { SCHEMA_VERSION } from '@/model/version';
 import { crc32 } from '@/store/archive/crc32';
 
 /** Files that are a good export but for one thing, made here byte by byte. */

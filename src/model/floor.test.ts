@@ -1,7 +1,8 @@
 import { applyCommand, type Command, wordsFor } from './commands';
 import { newBicycle } from './fresh';
 import type { Bicycle } from './record';
-import { floorRows, summaryOf, type FloorOrder, rowNext } from './summary';
+import { floorRows, type FloorOrder, rowNext } from './summary';
+import { summaryOf } from './summaryOf';
 
 const AT = '2026-11-25T10:00:00.000Z';
 const NOW_MS = Date.parse(AT);

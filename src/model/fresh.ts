@@ -1,5 +1,6 @@
 import { bicycleKind, type BicycleKind } from '@/core/bicycle';
-import { SCHEMA_VERSION, type Bicycle, type Parts } from './record';
+import type { Bicycle, Parts } from './record';
+import { SCHEMA_VERSION } from './version';
 import * as subjects from './subjects';
 
 /** A bicycle that nobody has looked at yet. `id` and `at` come in, since the model has no clock and no dice. */

@@ -1,13 +1,11 @@
 import * as z from 'zod/mini';
 import { at, id, type Held } from './fields';
 import { kept } from './leaf';
-import { OURS } from './stamps';
+import { stamp } from './stamp';
 import * as subjects from './subjects';
+import { SCHEMA_VERSION } from './version';
 
 z.config({ jitless: true });
-
-/** Version of the stored shape; every change of it adds a step to `migrate.ts`. */
-export const SCHEMA_VERSION = 9;
 
 type Subject = (typeof subjects)[keyof typeof subjects];
 type Both<Union> = (Union extends unknown ? (each: Union) => void : never) extends (all: infer Every) => void
@@ -20,9 +18,6 @@ export type Parts = Held<Shape>;
 
 /** The parts of all subjects. */
 const parts = Object.assign({}, ...Object.values(subjects).map(({ part }) => part)) as Shape;
-
-/** When, and by which change: a moment to the millisecond, so that stamps sort as text, and the change's id. */
-export const stamp = z.string().check(z.regex(OURS));
 
 /** Two values of one field that were entered without knowing of each other; both are kept until a person chooses. */
 export const conflict = z.strictObject({

@@ -1,16 +1,9 @@
 import * as z from 'zod/mini';
 import { BRIEFS, wholeKind } from '@/core/bicycle';
 import { STATES } from '@/core/vocabulary/vocabulary';
-import { coneTrial } from './bearings/part';
-import { PURPOSES } from './bicycle/part';
-import type { Bicycle } from './record';
+import { coneTrial } from './bearings/trial';
+import { PURPOSES, WAYS_OUT } from './purposes';
 import { STAGES } from './stages';
-import { WAYS_OUT } from './prove/part';
-import { taughtBy } from './buy/lessons';
-import { runningTimers } from './clean/timers';
-import { spent } from './money/questions';
-import { nextThing } from './next';
-import { workedMinutes } from './work/hours';
 
 /** Raised whenever a summary is worked out differently, so that kept ones are made anew. */
 export const SUMMARY_RULES = 8;
@@ -72,52 +65,6 @@ export const summary = z.strictObject({
   ),
 });
 export type Summary = z.output<typeof summary>;
-
-/** The summary of a bicycle; what an earlier one of the same revision had worked out is kept. */
-export function summaryOf(bicycle: Bicycle, earlier?: Summary): Summary {
-  const next = nextThing(bicycle);
-  const undone = bicycle.jobs.filter((job) => job.decision === 'keep' && !job.done);
-  return {
-    rules: SUMMARY_RULES,
-    id: bicycle.id,
-    revision: bicycle.revision,
-    name: bicycle.name,
-    note: bicycle.note,
-    kind: bicycle.kind,
-    createdAt: bicycle.createdAt,
-    updatedAt: bicycle.updatedAt,
-    archivedAt: bicycle.archivedAt,
-    stage: next.stage,
-    next: next.words,
-    nextMinutes: undone.length ? Math.min(...undone.map((job) => job.minutes.likely)) : null,
-    timers: runningTimers(bicycle).map(({ timer, dueAtMs }) => ({ id: timer.id, label: timer.label, dueAtMs })),
-    waits: bicycle.deliveries
-      .filter((row) => row.arrivedAt === null)
-      .map(({ id, label, dueOn }) => ({ id, label, dueOn })),
-    loose: bicycle.looseEnds.filter((row) => row.closedAt === null).map((row) => row.label),
-    conflicts: bicycle.conflicts.length,
-    bought: bicycle.purchase !== null,
-    sold: bicycle.sale.price !== null,
-    wentOut: bicycle.waysOut.at(-1)?.way ?? null,
-    spent: spent(bicycle),
-    asking: bicycle.appraisal.asking,
-    worked: workedMinutes(bicycle),
-    taught: taughtBy(bicycle),
-    tricks: bicycle.tricks.map(({ assembly, step, text }) => ({ assembly, step, text })),
-    cones: bicycle.bearings
-      .filter(({ trials }) => trials.length > 1)
-      .map(({ place, trials }) => ({
-        place,
-        trials: trials.map(({ turnDeg, feel, clamped }) => ({ turnDeg, feel, clamped })),
-      })),
-    brief: bicycle.brief,
-    paid: bicycle.purchase?.paid ?? 0,
-    soldFor: bicycle.sale.price === null ? null : { price: bicycle.sale.price, on: bicycle.sale.on },
-    purpose: bicycle.purpose,
-    clockSince: bicycle.clock?.startedAt ?? null,
-    drawn: earlier?.revision === bicycle.revision ? earlier.drawn : null,
-  };
-}
 
 export const FLOOR_ORDERS = ['next', 'name', 'newest', 'money'] as const;
 export type FloorOrder = (typeof FLOOR_ORDERS)[number];

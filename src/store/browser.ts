@@ -1,6 +1,6 @@
 import { browserDatabase, type WorkshopName } from './database';
 import { createJournal, type JournalStorage } from './journal';
-import { SCHEMA_VERSION } from '@/model/record';
+import { SCHEMA_VERSION } from '@/model/version';
 import { browserChannel, browserLocks } from './browserTabs';
 import { createWorkshop, type Workshop } from './workshop';
 

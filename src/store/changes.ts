@@ -2,18 +2,16 @@ import { applyCommand, envelope, seenBy, stillStands, type Command, type Envelop
 import { refusedByBound } from '@/model/bounds';
 import { amendment, historyOf, stacks, withRow, type HistoryRow } from '@/model/history';
 import { bicycleRecord, type Bicycle } from '@/model/record';
-import { summaryOf } from '@/model/summary';
+import { summaryOf } from '@/model/summaryOf';
 import type { Around } from './around';
+import { CANNOT_BE_KEPT, NOT_WRITTEN } from './troubleWords';
 import type { Journal } from './journal';
 import type { ReadRecord, Records } from './records';
+import type { Hidden } from './hidden';
 import type { Shown } from './shown';
 import { own } from '@/core/own';
 import { lockOf } from './surroundings';
 
-export const NOT_WRITTEN =
-  'The browser would not write the last change. It is kept in this tab: free some space, then try again.';
-export const CANNOT_BE_KEPT =
-  'That change cannot be kept as it stands, and what was saved stays. Look at the field again.';
 const SHUT =
   'A newer Ergasto has brought this bicycle up to date, so nothing more is changed here. Reload the page: what you entered is kept, and is written then.';
 
@@ -21,7 +19,7 @@ function changedSince(words: string): string {
   return `Not taken back: “${words}” has been changed again since, perhaps in another tab.`;
 }
 
-interface Needs extends Around, Shown {
+interface Needs extends Around, Shown, Hidden {
   records: Records;
   countChange(): Promise<void>;
   /** Whether the browser has taken the whole database away; then it is told. */

@@ -1,9 +1,9 @@
 import { own } from '@/core/own';
 import { stockItem, type StockItem } from '@/model/stock/item';
 import type { Around } from './around';
-import { CANNOT_BE_KEPT, NOT_WRITTEN } from './changes';
 import type { StockEntry } from './journal';
 import { readStock } from './stockRows';
+import { CANNOT_BE_KEPT, NOT_WRITTEN } from './troubleWords';
 
 export interface Drawer {
   read(): Promise<void>;

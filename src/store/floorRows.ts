@@ -1,9 +1,8 @@
 import { own } from '@/core/own';
-import { summary as summarySchema, summaryOf, type Summary } from '@/model/summary';
+import { summary as summarySchema, type Summary } from '@/model/summary';
 import type { Around } from './around';
-import type { Changes } from './changes';
-import type { Records } from './records';
-import type { Shown } from './shown';
+import type { Hidden } from './hidden';
+import type { Whole } from './whole';
 
 export interface FloorRows {
   /** A summary for each of these bicycles, made anew where the kept one is stale. */
@@ -12,15 +11,16 @@ export interface FloorRows {
   noteDrawn(id: string, revision: number, drawn: Summary['drawn']): void;
 }
 
-/** The rows of the floor: a cache beside the records. */
+/** The rows of the floor: a cache beside the records. `whole` is asked for where a row is stale, `isWaiting` told of changes that are not written. */
 export function createFloorRows(
   { database, store }: Around,
-  { records, changes, shown }: { records: Records; changes: Changes; shown: Shown },
+  { whole, isWaiting, leaveClosed }: { whole(): Promise<Whole>; isWaiting(id: string): boolean } & Hidden,
 ): FloorRows {
   async function readAnew(id: string, kept: Summary | undefined): Promise<Summary | null> {
+    const { records, changes, summaryOf } = await whole();
     const read = await records.read(id);
     if (!read.ok) {
-      shown.leaveClosed(id, read);
+      leaveClosed(id, read);
       return null;
     }
     const fresh = summaryOf(changes.withWaiting(read.bicycle), kept);
@@ -37,14 +37,14 @@ export function createFloorRows(
       const summaries: [string, Summary][] = [];
       for (const id of ids) {
         const known = kept.get(id);
-        const row = known && !changes.isWaiting(id) ? known : await readAnew(id, known);
+        const row = known && !isWaiting(id) ? known : await readAnew(id, known);
         if (row) summaries.push([id, row]);
       }
       return Object.fromEntries(summaries);
     },
     noteDrawn(id, revision, drawn) {
       const row = own(store.getState().summaries, id);
-      if (row?.revision !== revision || row.drawn !== null) return;
+      if (row?.revision !== revision) return;
       const next = { ...row, drawn };
       store.setState(({ summaries }) => ({ summaries: { ...summaries, [id]: next } }));
       void database.writeSummary(id, next).catch(() => undefined);

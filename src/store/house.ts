@@ -1,5 +1,4 @@
-import { openSettingsLater } from '@/model/migrate/whenOlder';
-import { changedSettings } from '@/model/settings/settingLeaves';
+import { openSettingsLater } from '@/model/migrate/openSettings';
 import type { WorkshopSettings } from '@/model/settings/settings';
 import type { Around } from './around';
 
@@ -19,6 +18,7 @@ export function createHouse({ database, store, channel, locked, now, newId, tell
       if (settings) store.setState({ settings });
     },
     async change(made) {
+      const { changedSettings } = await import('@/model/settings/settingLeaves');
       const id = newId();
       const at = now();
       const changed = (kept: WorkshopSettings) =>

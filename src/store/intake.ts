@@ -5,7 +5,7 @@ import type { Bicycle } from '@/model/record';
 import type { WorkshopSettings } from '@/model/settings/settings';
 import type { StockItem } from '@/model/stock/item';
 import { mergeSettings } from '@/model/settings/settingLeaves';
-import { summaryOf } from '@/model/summary';
+import { summaryOf } from '@/model/summaryOf';
 import { settingsIn } from './archive/preview';
 import { QUIET, type OnProgress } from './archive/progress';
 import type { Parcel } from './archive/read';

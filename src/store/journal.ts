@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { envelope, type Envelope } from '@/model/commands';
+import type { Envelope } from '@/model/commands';
 import { stockItem } from '@/model/stock/item';
 
 /** The part of localStorage that the journal uses. */
@@ -23,20 +23,22 @@ export interface Journal {
 
 const numbered = z.looseObject({ n: z.number(), entry: z.unknown() });
 
-const sentBefore = z.looseObject({ command: z.looseObject({ type: z.string() }) });
+const sent = z.looseObject({ command: z.looseObject({ type: z.string() }) });
 
-/** An entry that an older release may have left, as today writes it: what cannot be read, and what speaks of leaves by their names. */
-async function presentEntry(entry: unknown): Promise<unknown> {
-  const sent = sentBefore.safeParse(entry);
-  if (!sent.success || (sent.data.command.type !== 'amend' && envelope.safeParse(entry).success)) return entry;
+/** A change as today reads it, or null where it cannot: what an older release left, and what speaks of leaves by their names, is brought along first. */
+async function changeOf(entry: z.output<typeof sent>): Promise<Envelope | null> {
+  const { envelope } = await import('@/model/commands');
+  const asItIs = envelope.safeParse(entry);
+  if (asItIs.success && entry.command.type !== 'amend') return asItIs.data;
   const { presentCommand } = await import('@/model/migrate/nine');
-  return { ...sent.data, command: presentCommand(sent.data.command) };
+  const present = envelope.safeParse({ ...entry, command: presentCommand(entry.command) });
+  return present.success ? present.data : null;
 }
 
 /** The entry of a stored text, or null where it is none of ours. */
 async function entryOf(entry: unknown): Promise<Entry | null> {
-  const change = envelope.safeParse(await presentEntry(entry));
-  if (change.success) return change.data;
+  const change = sent.safeParse(entry);
+  if (change.success) return changeOf(change.data);
   const stock = stockEntry.safeParse(entry);
   return stock.success ? stock.data : null;
 }

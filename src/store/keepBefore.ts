@@ -1,4 +1,4 @@
-import { SCHEMA_VERSION } from '@/model/record';
+import { SCHEMA_VERSION } from '@/model/version';
 import { packOld } from './archive/pack';
 import type { Database } from './database';
 import { KEPT_BEFORE, type KeptBefore } from './keptBefore';

@@ -1,7 +1,8 @@
 import * as z from 'zod/mini';
 import { historyRow, type HistoryRow } from '@/model/history';
 import { historyLater, openBicycleLater } from '@/model/migrate/whenOlder';
-import { bicycleRecord, SCHEMA_VERSION, type Bicycle } from '@/model/record';
+import { bicycleRecord, type Bicycle } from '@/model/record';
+import { SCHEMA_VERSION } from '@/model/version';
 import type { Database, StoredBicycle } from './database';
 
 export type ReadRecord =

@@ -1,5 +1,6 @@
 import { runs } from '../../tests/runs';
-import { SCHEMA_VERSION, type Bicycle } from '@/model/record';
+import type { Bicycle } from '@/model/record';
+import { SCHEMA_VERSION } from '@/model/version';
 import fc from 'fast-check';
 import { applyCommand, type Command, type Envelope } from '@/model/commands';
 import { newBicycle } from '@/model/fresh';

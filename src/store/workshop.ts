@@ -1,25 +1,26 @@
 import { createStore } from 'zustand/vanilla';
 import { own } from '@/core/own';
 import type { Command } from '@/model/commands';
-import { SCHEMA_VERSION, type Bicycle } from '@/model/record';
+import type { Bicycle } from '@/model/record';
+import { SCHEMA_VERSION } from '@/model/version';
 import type { WorkshopSettings } from '@/model/settings/settings';
 import { USUAL_SETTINGS } from '@/model/settings/usual';
 import type { StockItem } from '@/model/stock/item';
-import { summaryOf, type Summary } from '@/model/summary';
+import type { Summary } from '@/model/summary';
 import type { Around } from './around';
 import { attended } from './attended';
 import { createBirth } from './birth';
-import { createChanges, type Changes } from './changes';
 import type { Database } from './database';
 import { createDrawer } from './drawer';
 import { createExported } from './exported';
 import { createFloorRows } from './floorRows';
 import { createHouse, type SettingsChange } from './house';
-import { createRecords } from './records';
-import { createShown } from './shown';
+import { createHidden } from './hidden';
 import { troubles, type Store, type WorkshopState } from './state';
 import { INTAKE_LOCK, lockOf, type Surroundings } from './surroundings';
 import { readUnfinished } from './unfinished';
+import type { ReadRecord } from './records';
+import type { Whole } from './whole';
 
 export type { WorkshopState } from './state';
 export type { StoreMessage, Surroundings } from './surroundings';
@@ -37,8 +38,10 @@ export interface Workshop {
   load(seed?: () => Seed | Promise<Seed>): Promise<void>;
   /** Reads everything that is shown anew, after many records were written at once. */
   reload(): Promise<void>;
-  /** Reads a bicycle whole; null where there is none or it cannot be opened. */
+  /** Reads a bicycle whole and keeps it open; null where there is none or it cannot be opened. */
   open(id: string): Promise<Bicycle | null>;
+  /** Reads a bicycle whole and keeps nothing of it; null as above. */
+  peek(id: string): Promise<Bicycle | null>;
   send(bicycleId: string, command: Command): void;
   undo(bicycleId: string): void;
   redo(bicycleId: string): void;
@@ -108,6 +111,24 @@ async function seeded(database: Database, seed?: () => Seed | Promise<Seed>): Pr
   return database.bicycleIds();
 }
 
+/** Something that is made when it is first asked for. */
+function lazily<Value>(make: () => Promise<Value>) {
+  let made: Value | null = null;
+  let making: Promise<Value> | null = null;
+  return {
+    now: () => made,
+    get: (): Promise<Value> =>
+      (making ??= make().then(
+        (value) => (made = value),
+        (error: unknown) => {
+          // Asked again later, it is tried again: the network may be back.
+          making = null;
+          throw error;
+        },
+      )),
+  };
+}
+
 /** The parts of a workshop, each of which knows what it needs of the others. */
 function createParts(surroundings: Surroundings, patienceMs?: number) {
   const store: Store = createStore<WorkshopState>(() => EMPTY);
@@ -119,32 +140,27 @@ function createParts(surroundings: Surroundings, patienceMs?: number) {
   );
   const { enqueue, settled } = createQueue();
   const around: Around = { ...surroundings, database, now: neverBack(surroundings.now), store, tell, enqueue };
-  const records = createRecords(database);
   const birth = createBirth(around);
   const exported = createExported(around);
-  const shown = createShown(store, (bicycle) => changes.withWaiting(bicycle));
-  const changes: Changes = createChanges({
-    ...around,
-    ...shown,
-    records,
-    countChange: exported.countChange,
-    isGone: birth.isGone,
-  });
-  const rows = createFloorRows(around, { records, changes, shown });
+  const hidden = createHidden(store);
+  const whole = lazily(async () => (await import('./whole')).createWhole(around, birth, exported, hidden));
+  const isWaiting = (id: string) => whole.now()?.changes.isWaiting(id) ?? false;
+  const rows = createFloorRows(around, { whole: whole.get, isWaiting, ...hidden });
   const house = createHouse(around);
   const drawer = createDrawer(around, exported.countChange);
-  return { around, records, birth, exported, shown, changes, rows, house, drawer, settled, leave };
+  return { around, whole, birth, exported, hidden, rows, house, drawer, settled, leave };
 }
 type Parts = ReturnType<typeof createParts>;
 
 /** What is read when a workshop opens, and again when another tab or an import has written past this one. */
-function createReading({ around, records, birth, exported, shown, changes, rows, house, drawer }: Parts) {
+function createReading({ around, whole, birth, exported, hidden, rows, house, drawer }: Parts) {
   const { store, database } = around;
   async function refresh(id: string): Promise<void> {
+    const { records, show } = await whole.get();
     const read = await records.read(id);
-    if (read.ok) return shown.show(read.bicycle, own(store.getState().bicycles, id) ? read.history : undefined);
-    if (read.why !== 'absent') return shown.leaveClosed(id, read);
-    if (!(await birth.isGone())) shown.forget(id);
+    if (read.ok) return show(read.bicycle, own(store.getState().bicycles, id) ? read.history : undefined);
+    if (read.why !== 'absent') return hidden.leaveClosed(id, read);
+    if (!(await birth.isGone())) hidden.forget(id);
   }
   async function readIntake(): Promise<void> {
     const unfinished = await readUnfinished(database);
@@ -169,17 +185,20 @@ function createReading({ around, records, birth, exported, shown, changes, rows,
       await birth.begin();
       await readAround();
       const pending = await around.journal.pending();
-      for (const entry of pending) if ('command' in entry) changes.takeOver(entry);
+      const sent = pending.filter((entry) => 'command' in entry);
+      const changes = sent.length > 0 ? (await whole.get()).changes : null;
+      for (const entry of sent) changes?.takeOver(entry);
       store.setState({ summaries: await rows.read(ids), status: 'ready' });
       // Before anything is raised to this version, the old records are kept as an export.
       void around.enqueue(() => around.keepBefore(around.now()));
       for (const entry of pending) if ('stock' in entry) drawer.takeOver(entry);
-      changes.writeAll();
+      changes?.writeAll();
     },
     /** Writes back what this tab still has, into a database that was taken away. */
     async restore() {
       await birth.again(async () => {
         const { bicycles, histories, settings, stock } = store.getState();
+        const { records } = await whole.get();
         for (const bicycle of Object.values(bicycles))
           await records.write(bicycle, own(histories, bicycle.id) ?? [], { old: null, checked: true });
         await database.writeSetting('workshop', settings);
@@ -196,34 +215,42 @@ type Reading = ReturnType<typeof createReading>;
 
 /** Bicycles that come, are opened, travel and go. */
 function createShelf(
-  { around, records, exported, shown }: Parts,
+  { around, whole, exported, hidden }: Parts,
   { refresh }: Reading,
-): Pick<Workshop, 'open' | 'addBicycle' | 'markShared' | 'removeBicycle'> {
+): Pick<Workshop, 'open' | 'peek' | 'addBicycle' | 'markShared' | 'removeBicycle'> {
   const { store, database, channel, locked, tell } = around;
+  async function readWhole(id: string): Promise<Extract<ReadRecord, { ok: true }> | null> {
+    try {
+      const { records } = await whole.get();
+      const read = await records.read(id);
+      if (read.ok) return read;
+      hidden.leaveClosed(id, read);
+    } catch {
+      tell('read', 'This bicycle could not be read from the browser. Reload the page.');
+    }
+    return null;
+  }
   return {
     async open(id) {
       const opened = own(store.getState().bicycles, id);
       if (opened) return opened;
-      try {
-        const read = await records.read(id);
-        if (!read.ok) {
-          shown.leaveClosed(id, read);
-          return null;
-        }
-        shown.show(read.bicycle, read.history);
-        return own(store.getState().bicycles, id)!;
-      } catch {
-        tell('read', 'This bicycle could not be read from the browser. Reload the page.');
-        return null;
-      }
+      const read = await readWhole(id);
+      if (!read) return null;
+      (await whole.get()).show(read.bicycle, read.history);
+      return own(store.getState().bicycles, id)!;
+    },
+    async peek(id) {
+      const opened = own(store.getState().bicycles, id);
+      return opened ?? (await readWhole(id))?.bicycle ?? null;
     },
     async addBicycle(bicycle) {
       try {
+        const { records, summaryOf, show } = await whole.get();
         await locked(lockOf(bicycle.id), async () => {
           await records.write(bicycle, [], { old: null, checked: false });
           await database.writeSummary(bicycle.id, summaryOf(bicycle)).catch(() => undefined);
         });
-        shown.show(bicycle, []);
+        show(bicycle, []);
         channel.post({ kind: 'bicycle', id: bicycle.id });
         await exported.countChange();
         tell('new', null);
@@ -233,6 +260,7 @@ function createShelf(
       }
     },
     async markShared(ids, at) {
+      const { records } = await whole.get();
       for (const id of ids) {
         await locked(lockOf(id), async () => {
           const read = await records.read(id);
@@ -247,7 +275,7 @@ function createShelf(
         await database.removeBicycle(id);
         await database.removeSummary(id);
       });
-      shown.forget(id);
+      hidden.forget(id);
       channel.post({ kind: 'bicycle', id });
     },
   };
@@ -256,7 +284,9 @@ function createShelf(
 /** The records of one workshop, as one tab sees them. How a change goes its way stands in `changes.ts`. */
 export function createWorkshop(surroundings: Surroundings, patienceMs?: number): Workshop {
   const parts = createParts(surroundings, patienceMs);
-  const { around, birth, exported, changes, rows, house, drawer } = parts;
+  const { around, whole, birth, exported, rows, house, drawer } = parts;
+  /** Nothing can be changed, or wait to be written, before a bicycle was read. */
+  const changes = () => whole.now()?.changes;
   const { store, database, channel, tell } = around;
   const reading = createReading(parts);
   const heard = { settings: house.read, stock: drawer.read, count: exported.read, all: reading.reload };
@@ -276,9 +306,9 @@ export function createWorkshop(surroundings: Surroundings, patienceMs?: number):
       }
     },
     reload: reading.reload,
-    send: changes.send,
-    undo: (id) => changes.amend(id, 'undo'),
-    redo: (id) => changes.amend(id, 'redo'),
+    send: (id, command) => changes()?.send(id, command),
+    undo: (id) => changes()?.amend(id, 'undo'),
+    redo: (id) => changes()?.amend(id, 'redo'),
     noteDrawn: rows.noteDrawn,
     changeSettings: house.change,
     putStock: drawer.put,
@@ -287,7 +317,7 @@ export function createWorkshop(surroundings: Surroundings, patienceMs?: number):
     settled: parts.settled,
     async retry() {
       void around.enqueue(reading.restore);
-      changes.writeAll();
+      changes()?.writeAll();
       await parts.settled();
     },
     close() {

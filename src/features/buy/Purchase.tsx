@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import type { Purpose } from '@/model/bicycle/part';
+import type { Purpose } from '@/model/purposes';
 import { Choices } from '@/ui/Choices';
 import { KeptText } from '@/ui/KeptText';
 import { ReadingField } from '@/ui/ReadingField';

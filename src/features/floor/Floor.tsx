@@ -12,6 +12,7 @@ import { useNow } from '../workshop/useNow';
 import { useSettings, useWorkshop, useWorkshopName, useWorkshopState } from '../workshop/WorkshopProvider';
 import { AddBicycle } from './AddBicycle';
 import { FloorRow } from './FloorRow';
+import { useDrawnRows } from './useDrawnRows';
 
 // A floor with few bicycles needs no tools; they come after the list is drawn.
 // Seen once, on the first day.
@@ -86,6 +87,8 @@ export function Floor() {
     },
     [workshop],
   );
+  const onScreen = useMemo(() => rows.slice(0, shown), [rows, shown]);
+  useDrawnRows(onScreen);
   const more = rows.length - shown;
   const tail = useRef<HTMLDivElement>(null);
   useEffect(() => {
@@ -146,7 +149,7 @@ export function Floor() {
               aria-label={archived ? 'Bicycles put away' : 'Bicycles on the floor'}
               sx={{ p: 0, m: 0, borderBottom: '1px solid', borderColor: 'divider' }}
             >
-              {rows.slice(0, shown).map((row) => (
+              {onScreen.map((row) => (
                 <FloorRow key={row.id} row={row} minute={minute} currency={currency} onArchive={archive} />
               ))}
             </Box>

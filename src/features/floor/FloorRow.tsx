@@ -11,7 +11,6 @@ import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
 import { clockTime, dayOf, hours, money } from '@/ui/format';
 import { stateColour } from '@/ui/StateMark';
 import { useStageLabel } from '../workshop/declared';
-import { useDrawnRow } from './useDrawnRow';
 
 /** How much of the ceiling is spent, as a rule with its end. */
 function Spent({ row, currency }: { row: Summary; currency: string }) {
@@ -78,7 +77,6 @@ export const FloorRow = memo(function FloorRow({
   onArchive(id: string, archived: boolean): void;
 }) {
   const stageLabel = useStageLabel();
-  useDrawnRow(row);
   const nowMs = minute * 60_000;
   const marks = row.drawn?.marks ?? [];
   const next = rowNext(row);

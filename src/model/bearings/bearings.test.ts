@@ -18,7 +18,8 @@ import { USUAL_SETTINGS } from '../settings/usual';
 import { newBearing } from './fresh';
 import type { Bicycle } from '../record';
 import { nextThing } from '../next';
-import { summaryOf, type Summary } from '../summary';
+import type { Summary } from '../summary';
+import { summaryOf } from '../summaryOf';
 import { after, AT, seen } from '../../../tests/records';
 
 function benchAt(bicycle: Bicycle, place: string): Benches['benches'][number] {

@@ -5,7 +5,8 @@ import { defineCommand, put, remove, setOrDrop, toggled, work } from '../command
 import { id } from '../fields';
 import { fieldNames, figure } from '../phrases';
 import { bearingIn, UNCOUNTED, UNFELT, UNMEASURED } from './fresh';
-import { bearing, bearingState, cartridge, coneFeel, coneTrial, sideCount, track } from './part';
+import { bearing, bearingState, cartridge, sideCount, track } from './part';
+import { coneFeel, coneTrial } from './trial';
 
 const here = (place: string) => placeLabel(place).toLowerCase();
 const COUNTS = ['out', 'holds', 'in'] as const;

@@ -2,6 +2,7 @@ import * as z from 'zod/mini';
 import { MISMATCH_ANSWERS } from '@/core/bearings/counts';
 import { id } from '../fields';
 import { fields, rows, set, value } from '../leaf';
+import { coneFeel, coneTrial } from './trial';
 import { newBearing } from './fresh';
 
 const count = z.nullable(z.number().check(z.multipleOf(1), z.gte(0), z.lte(200)));
@@ -25,19 +26,11 @@ export const cartridge = z.strictObject({
 export type CartridgeNote = z.output<typeof cartridge>;
 
 export const track = z.enum(['bright', 'dull', 'pitted']);
-export const coneFeel = z.enum(['loose', 'tick', 'smooth', 'tight']);
 
 export const bearingState = z.strictObject({
   feel: z.enum(['smooth', 'light-rumble', 'gritty', 'notchy', 'tight', 'seized', 'unknown']),
   play: z.enum(['none', 'slight', 'clear', 'unknown']),
   spinS: z.nullable(z.number().check(z.gte(0), z.lte(600))),
-});
-
-export const coneTrial = z.strictObject({
-  id,
-  turnDeg: z.number().check(z.gte(-720), z.lte(720)),
-  feel: coneFeel,
-  clamped: z.boolean(),
 });
 
 /** A bearing: what was counted, measured, seen and set, and when it is due again. */

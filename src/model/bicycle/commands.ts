@@ -3,7 +3,8 @@ import { bicycleKind, BRIEFS } from '@/core/bicycle';
 import { defineCommand } from '../command';
 import { at, label } from '../fields';
 import { fieldNames } from '../phrases';
-import { electricDrive, frameSize, provenance, PURPOSES, riding } from './part';
+import { electricDrive, frameSize, provenance, riding } from './part';
+import { PURPOSES } from '../purposes';
 
 export const commands = [
   defineCommand({

@@ -1,11 +1,9 @@
 import * as z from 'zod/mini';
+import { PURPOSES } from '../purposes';
 import { bicycleKind, BRIEFS } from '@/core/bicycle';
 import { CONVENTIONS } from '@/core/buy/conventions';
 import { at, label, text } from '../fields';
 import { fields, value } from '../leaf';
-
-export const PURPOSES = ['sale', 'save', 'keeper', 'customer'] as const;
-export type Purpose = (typeof PURPOSES)[number];
 
 /** Where it came from, for the second-hand rules of the place. */
 export const provenance = z.strictObject({

@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import { openBicycle, openSettings } from '../migrate/migrate';
-import { bicycleRecord, SCHEMA_VERSION, type Bicycle } from '../record';
+import { bicycleRecord, type Bicycle } from '../record';
+import { SCHEMA_VERSION } from '../version';
 import { workshopSettings, type WorkshopSettings } from '../settings/settings';
 import { stockItem } from '../stock/item';
 

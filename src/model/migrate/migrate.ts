@@ -1,5 +1,6 @@
 import type { WorkshopSettings } from '../settings/settings';
-import { openBicycleWith, openSettingsWith, type Opened } from './open';
+import { openBicycleWith, type Opened } from './open';
+import { openSettingsWith } from './openSettings';
 import { raiseBicycle, raiseSettings } from './steps';
 
 /** Opens a stored record of this or an older version; a newer or damaged one is refused and left as it is. */

@@ -1,6 +1,6 @@
 import { NO_DRIVE } from '../bicycle/fresh';
 import { USUAL_FASTENER } from '../rebuild/part';
-import type { Raw } from './open';
+import type { Raw } from './stored';
 
 /**
  * From version 8 to 9: a tray keeps what came off, a bearing what was counted, measured and set; lists of ticks merge tick by

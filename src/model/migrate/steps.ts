@@ -3,10 +3,10 @@ import { NO_LEAD } from '../buy/fresh';
 import { USUAL_BATHS, USUAL_PEOPLE } from '../settings/usual';
 import { same } from '../same';
 import { stampsInOurForm } from '../stamps';
-import { SCHEMA_VERSION } from '../record';
+import { SCHEMA_VERSION } from '../version';
 import * as subjects from '../subjects';
 import { presentHistory, toNine } from './nine';
-import type { Raw } from './open';
+import type { Raw } from './stored';
 
 /** The five faults of the old estimate, by the lines of the door check that took their place. */
 const OLD_FAULTS: Record<string, string[]> = {

@@ -1,5 +1,5 @@
-import type { WorkshopSettings } from '../settings/settings';
-import { olderVersion, openBicycleWith, openSettingsWith, type Opened, type Raw } from './open';
+import { openBicycleWith, type Opened } from './open';
+import { olderVersion, type Raw } from './stored';
 
 const asItIs = (record: Raw) => record;
 /** The steps from older versions are loaded where one is met. */
@@ -14,9 +14,4 @@ export async function openBicycleLater(stored: unknown): Promise<Opened> {
 export async function historyLater(history: unknown, record: unknown): Promise<unknown> {
   const from = olderVersion(record);
   return from === null ? history : (await steps()).raiseHistory(history, from);
-}
-
-/** As `openSettings`, for a page. */
-export async function openSettingsLater(stored: unknown): Promise<WorkshopSettings | null> {
-  return openSettingsWith(stored, olderVersion(stored) === null ? asItIs : (await steps()).raiseSettings);
 }

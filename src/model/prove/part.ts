@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { WAYS_OUT } from '../purposes';
 import { at, type Held, id, inWriting, person, text } from '../fields';
 import { rows } from '../leaf';
 
@@ -48,8 +49,6 @@ export type WorkedOn = z.output<typeof workedOn>;
 
 /** The two-minute list, gone through again. */
 export const recheck = z.strictObject({ id, at, by: person });
-
-export const WAYS_OUT = ['ready', 'as-it-is', 'parts'] as const;
 
 /** How a bicycle went out: ready, as it is, or for its parts. */
 export const wayOut = z.strictObject({

@@ -3,7 +3,8 @@ import { houseRules } from '@/core/bearings/gradeRules';
 import { currencyCode, minorUnits } from '@/core/fields';
 import { at, id, label } from '../fields';
 import { fields, kept, value } from '../leaf';
-import { SCHEMA_VERSION, stamp } from '../record';
+import { SCHEMA_VERSION } from '../version';
+import { stamp } from '../stamp';
 
 /** A bath that the workshop owns. */
 export const bath = z.strictObject({

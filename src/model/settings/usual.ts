@@ -1,4 +1,4 @@
-import { SCHEMA_VERSION } from '../record';
+import { SCHEMA_VERSION } from '../version';
 import type { WorkshopSettings } from './settings';
 
 /** What most workshops own: one small warm tank that also runs cold, and a tub of vinegar. */

@@ -1,5 +1,6 @@
 import { runs } from '../../../tests/runs';
-import { SCHEMA_VERSION, type Bicycle } from '@/model/record';
+import type { Bicycle } from '@/model/record';
+import { SCHEMA_VERSION } from '@/model/version';
 import Ajv2020 from 'ajv/dist/2020';
 import addFormats from 'ajv-formats';
 import fc from 'fast-check';

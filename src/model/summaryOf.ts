@@ -1,0 +1,53 @@
+import { taughtBy } from './buy/lessons';
+import { runningTimers } from './clean/timers';
+import { spent } from './money/questions';
+import { nextThing } from './next';
+import type { Bicycle } from './record';
+import { SUMMARY_RULES, type Summary } from './summary';
+import { workedMinutes } from './work/hours';
+
+/** The summary of a bicycle; what an earlier one of the same revision had worked out is kept. */
+export function summaryOf(bicycle: Bicycle, earlier?: Summary): Summary {
+  const next = nextThing(bicycle);
+  const undone = bicycle.jobs.filter((job) => job.decision === 'keep' && !job.done);
+  return {
+    rules: SUMMARY_RULES,
+    id: bicycle.id,
+    revision: bicycle.revision,
+    name: bicycle.name,
+    note: bicycle.note,
+    kind: bicycle.kind,
+    createdAt: bicycle.createdAt,
+    updatedAt: bicycle.updatedAt,
+    archivedAt: bicycle.archivedAt,
+    stage: next.stage,
+    next: next.words,
+    nextMinutes: undone.length ? Math.min(...undone.map((job) => job.minutes.likely)) : null,
+    timers: runningTimers(bicycle).map(({ timer, dueAtMs }) => ({ id: timer.id, label: timer.label, dueAtMs })),
+    waits: bicycle.deliveries
+      .filter((row) => row.arrivedAt === null)
+      .map(({ id, label, dueOn }) => ({ id, label, dueOn })),
+    loose: bicycle.looseEnds.filter((row) => row.closedAt === null).map((row) => row.label),
+    conflicts: bicycle.conflicts.length,
+    bought: bicycle.purchase !== null,
+    sold: bicycle.sale.price !== null,
+    wentOut: bicycle.waysOut.at(-1)?.way ?? null,
+    spent: spent(bicycle),
+    asking: bicycle.appraisal.asking,
+    worked: workedMinutes(bicycle),
+    taught: taughtBy(bicycle),
+    tricks: bicycle.tricks.map(({ assembly, step, text }) => ({ assembly, step, text })),
+    cones: bicycle.bearings
+      .filter(({ trials }) => trials.length > 1)
+      .map(({ place, trials }) => ({
+        place,
+        trials: trials.map(({ turnDeg, feel, clamped }) => ({ turnDeg, feel, clamped })),
+      })),
+    brief: bicycle.brief,
+    paid: bicycle.purchase?.paid ?? 0,
+    soldFor: bicycle.sale.price === null ? null : { price: bicycle.sale.price, on: bicycle.sale.on },
+    purpose: bicycle.purpose,
+    clockSince: bicycle.clock?.startedAt ?? null,
+    drawn: earlier?.revision === bicycle.revision ? earlier.drawn : null,
+  };
+}
