@@ -39,8 +39,8 @@ export async function stepsOf(
 }
 
 /** What the drawing carries at a stage, as the sheet collects it. */
-export function signsAt(stage: Stage, bicycle: Bicycle, lookOver: LookOver | null = null): PlacedSign[] {
-  const overlays = overlaysAt(SUBJECTS, stage);
+export async function signsAt(stage: Stage, bicycle: Bicycle, lookOver: LookOver | null = null): Promise<PlacedSign[]> {
+  const overlays = await Promise.all(overlaysAt(SUBJECTS, stage).map(({ load }) => load()));
   const answers = overlays.map(({ asks }) => answerTo(asks, bicycle));
   return layOverlays(overlays, answers, bicycle, { settings: USUAL_SETTINGS, lookOver, stage });
 }

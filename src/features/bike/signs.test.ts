@@ -30,49 +30,54 @@ const soak = {
   bath: null,
   parts: [],
 };
-const at = (stage: Stage, changes: Partial<Bicycle> = {}) =>
-  Object.fromEntries(signsAt(stage, bike(changes), lookOver).map(({ place, sign, words }) => [place, words ?? sign]));
+const at = async (stage: Stage, changes: Partial<Bicycle> = {}) => {
+  const signs = await signsAt(stage, bike(changes), lookOver);
+  return Object.fromEntries(signs.map(({ place, sign, words }) => [place, words ?? sign]));
+};
 
-test('the gravest finding of a place counts', () => expect(at('look-over')).toMatchObject({ chain: 'replace' }));
+test('the gravest finding of a place counts', async () =>
+  expect(await at('look-over')).toMatchObject({ chain: 'replace' }));
 
-test('an unsafe finding is shown at every stage, over whatever is laid there', () => {
+test('an unsafe finding is shown at every stage, over whatever is laid there', async () => {
   for (const stage of STAGES) {
-    expect(at(stage)['crank.left']).toBe('unsafe');
-    expect(at(stage, { trays: [{ ...newTray('crank.left'), off: { crank: 1 } }] })['crank.left']).toBe('unsafe');
+    expect((await at(stage))['crank.left']).toBe('unsafe');
+    expect((await at(stage, { trays: [{ ...newTray('crank.left'), off: { crank: 1 } }] }))['crank.left']).toBe(
+      'unsafe',
+    );
   }
 });
 
-test('what is off lies in its tray, what soaks is in the bath, what is apart is open, what is noted after is done', () => {
-  expect(at('strip', { trays: [tray] })['hub.front']).toBe('one part in its tray');
-  expect(at('clean', { trays: [tray], timers: [soak] })['hub.front']).toBe('in the bath: Bolts');
-  expect(at('overhaul', { trays: [tray] })).toMatchObject({
+test('what is off lies in its tray, what soaks is in the bath, what is apart is open, what is noted after is done', async () => {
+  expect((await at('strip', { trays: [tray] }))['hub.front']).toBe('one part in its tray');
+  expect((await at('clean', { trays: [tray], timers: [soak] }))['hub.front']).toBe('in the bath: Bolts');
+  expect(await at('overhaul', { trays: [tray] })).toMatchObject({
     'hub.front': 'one part in its tray',
     'hub.rear': 'service',
   });
   const after = { feel: 'smooth' as const, play: 'none' as const, spinS: null };
-  expect(at('overhaul', { trays: [tray], bearings: [{ ...newBearing('hub.front'), after }] })['hub.front']).toBe(
-    'bearing-done',
-  );
+  expect(
+    (await at('overhaul', { trays: [tray], bearings: [{ ...newBearing('hub.front'), after }] }))['hub.front'],
+  ).toBe('bearing-done');
 });
 
-test('while it is bought, what was not looked at is left out, and the door speaks where no finding does', () => {
-  const seen = at('buy', { door: { tyres: 'bad' } });
+test('while it is bought, what was not looked at is left out, and the door speaks where no finding does', async () => {
+  const seen = await at('buy', { door: { tyres: 'bad' } });
   expect(seen.saddle).toBeUndefined();
   expect(seen.chain).toBe('replace');
   expect(Object.values(seen)).toContain('replace');
-  expect(signsAt('buy', bike({ door: { tyres: 'bad' } })).map(({ sign }) => sign)).toEqual(['replace']);
+  expect((await signsAt('buy', bike({ door: { tyres: 'bad' } }))).map(({ sign }) => sign)).toEqual(['replace']);
 });
 
-test('bolts of a place are counted together, as the law counts them', () => {
+test('bolts of a place are counted together, as the law counts them', async () => {
   const signature = { id: 's', bolt: 'stem-expander', how: 'wrench', valueNm: 20, at: AT, by: 'A', holdTest: true };
-  const words = at('rebuild', { signatures: [signature] as Bicycle['signatures'] });
+  const words = await at('rebuild', { signatures: [signature] as Bicycle['signatures'] });
   expect(words.stem).toMatch(/^1 of \d signed$/);
   expect(words.bars).toMatch(/^0 of \d signed$/);
 });
 
-test('signs are one a place, at every stage', () => {
+test('signs are one a place, at every stage', async () => {
   for (const stage of STAGES) {
-    const places = signsAt(stage, bike({ trays: [tray] }), lookOver).map(({ place }) => place);
+    const places = (await signsAt(stage, bike({ trays: [tray] }), lookOver)).map(({ place }) => place);
     expect(new Set(places).size).toBe(places.length);
   }
 });

@@ -1,10 +1,10 @@
 import type { PlacedSign } from '@/core/drawing/svg';
 import type { Bicycle } from '@/model/record';
 import type { Stage } from '@/model/stages';
-import type { Declared, DeclaredOverlay, Known } from '../workshop/declared';
+import type { Declared, DeclaredOverlay, Known, Overlay } from '../workshop/declared';
 
-/** The overlays of a stage, in the order of the subjects. */
-export function overlaysAt(declared: readonly Declared[], stage: Stage): DeclaredOverlay<never>[] {
+/** Who lays signs at a stage, in the order of the subjects. */
+export function overlaysAt(declared: readonly Declared[], stage: Stage): DeclaredOverlay[] {
   return declared.flatMap(({ overlays }) => overlays ?? []).filter(({ at }) => at.includes(stage));
 }
 
@@ -13,7 +13,7 @@ export function overlaysAt(declared: readonly Declared[], stage: Stage): Declare
  * at whatever stage. `answers` are those of the overlays' questions, null where there is none yet.
  */
 export function layOverlays(
-  overlays: readonly DeclaredOverlay<never>[],
+  overlays: readonly Overlay[],
   answers: readonly unknown[],
   bicycle: Bicycle,
   known: Known & { stage: Stage },

@@ -1,6 +1,5 @@
 import { money } from '@/ui/format';
-import { defineOverlay, later, type Declared } from '../workshop/declared';
-import { appraisalInput } from '@/model/buy/questions';
+import { later, type Declared } from '../workshop/declared';
 import { partFrom, sellerStandsBy } from './parts';
 
 export const buy: Declared = {
@@ -18,14 +17,5 @@ export const buy: Declared = {
       return appraisal.asking ? `asked ${money(appraisal.asking, currency, true)}` : '';
     },
   },
-  overlays: [
-    defineOverlay<'buy.appraise'>({
-      at: ['buy'],
-      asks: { id: 'buy.appraise', of: (bicycle, { settings, taught }) => appraisalInput(bicycle, settings, taught) },
-      signs: (_bicycle, { answer }, laid) =>
-        (answer?.door ?? [])
-          .filter((line) => line.answer !== null && !laid.has(line.place))
-          .map((line) => ({ place: line.place, sign: line.answer === 'bad' ? 'replace' : 'fine' })),
-    }),
-  ],
+  overlays: [{ at: ['buy'], load: () => import('./overlay').then(({ doorSigns }) => doorSigns) }],
 };

@@ -1,5 +1,5 @@
 import { runningTimers } from '@/model/clean/timers';
-import { defineOverlay, later, type Declared } from '../workshop/declared';
+import { later, type Declared } from '../workshop/declared';
 
 export const clean: Declared = {
   stage: {
@@ -15,16 +15,6 @@ export const clean: Declared = {
       return running ? `${running} running` : '';
     },
   },
-  overlays: [
-    defineOverlay({
-      at: ['clean'],
-      signs: (bicycle) =>
-        runningTimers(bicycle).map(({ timer }) => ({
-          place: timer.place,
-          sign: 'in-bath',
-          words: `in the bath: ${timer.label}`,
-        })),
-    }),
-  ],
+  overlays: [{ at: ['clean'], load: () => import('./overlay').then(({ bathSigns }) => bathSigns) }],
   benchFoot: later(() => import('./BenchTimers').then(({ BenchTimers }) => BenchTimers)),
 };

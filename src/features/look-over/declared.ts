@@ -1,18 +1,7 @@
-import { isBearing, stateRank } from '@/core/vocabulary/vocabulary';
-import type { PlacedSign } from '@/core/drawing/svg';
-import type { Finding } from '@/core/inspect/lookOver';
 import { latestObservations } from '@/model/inspect/latest';
-import { defineOverlay, later, type Declared } from '../workshop/declared';
+import { later, type Declared } from '../workshop/declared';
 
-/** The gravest state of each place. */
-function gravest(findings: readonly Finding[]): PlacedSign[] {
-  const by = new Map<string, PlacedSign & { sign: Finding['state'] }>();
-  for (const { place, state } of findings) {
-    const known = by.get(place);
-    if (!known || stateRank(state) > stateRank(known.sign)) by.set(place, { place, sign: state });
-  }
-  return [...by.values()];
-}
+const overlay = () => import('./overlay');
 
 export const lookOver: Declared = {
   stage: {
@@ -34,19 +23,12 @@ export const lookOver: Declared = {
     },
   },
   overlays: [
-    defineOverlay({
+    {
       at: ['look-over', 'decide', 'prove', 'hand-over'],
-      signs: (_bicycle, { lookOver: known }) => gravest(known?.findings ?? []),
-    }),
-    defineOverlay({
-      at: ['buy'],
-      signs: (_bicycle, { lookOver: known }) =>
-        gravest(known?.findings ?? []).filter(({ sign }) => sign !== 'not-looked-at'),
-    }),
-    defineOverlay({
-      at: ['overhaul'],
-      signs: (_bicycle, { lookOver: known }) => gravest(known?.findings ?? []).filter(({ place }) => isBearing(place)),
-    }),
+      load: () => overlay().then(({ findingSigns }) => findingSigns),
+    },
+    { at: ['buy'], load: () => overlay().then(({ seenSigns }) => seenSigns) },
+    { at: ['overhaul'], load: () => overlay().then(({ bearingSigns }) => bearingSigns) },
   ],
   tasks: [{ id: 'look-over', label: 'Look over', stage: 'look-over', byPlace: false }],
   bench: { 'look-over': () => import('./bench').then(({ lookOverBench }) => lookOverBench) },

@@ -1,5 +1,5 @@
 import { bearingAt, isBearing, placeLabel } from '@/core/vocabulary/vocabulary';
-import { defineOverlay, later, type Declared } from '../workshop/declared';
+import { later, type Declared } from '../workshop/declared';
 
 export const overhaul: Declared = {
   stage: {
@@ -22,13 +22,7 @@ export const overhaul: Declared = {
       return done ? `${done === 1 ? 'one bearing' : `${done} bearings`} done` : '';
     },
   },
-  overlays: [
-    defineOverlay({
-      at: ['overhaul'],
-      signs: ({ bearings }) =>
-        bearings.filter(({ after }) => after).map(({ place }) => ({ place, sign: 'bearing-done' })),
-    }),
-  ],
+  overlays: [{ at: ['overhaul'], load: () => import('./overlay').then(({ doneSigns }) => doneSigns) }],
   tasks: [{ id: 'overhaul', label: 'Overhaul', stage: 'overhaul', byPlace: true }],
   bench: { overhaul: () => import('./bench').then(({ overhaulBench }) => overhaulBench) },
 };

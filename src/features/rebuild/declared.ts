@@ -1,21 +1,4 @@
-import type { Bolt } from '@/core/rebuild/bolts';
-import type { PlacedSign } from '@/core/drawing/svg';
-import { openBolts } from '@/model/prove/readyQuestion';
-import { boltsInput } from '@/model/rebuild/questions';
-import type { Bicycle } from '@/model/record';
-import type { WorkshopSettings } from '@/model/settings/settings';
-import { defineOverlay, later, type Declared } from '../workshop/declared';
-
-/** How many bolts of each place the law counts as signed. */
-function signedSigns(bicycle: Bicycle, bolts: Bolt[], settings: WorkshopSettings): PlacedSign[] {
-  const open = openBolts(bicycle, bolts, settings);
-  return [...new Set(bolts.map((bolt) => bolt.place))].map((place) => {
-    const here = bolts.filter((bolt) => bolt.place === place);
-    const count = here.filter((bolt) => !open.has(bolt.id)).length;
-    const sign = count === here.length ? 'signed' : count > 0 ? 'part-signed' : 'unsigned';
-    return { place, sign, words: `${count} of ${here.length} signed` };
-  });
-}
+import { later, type Declared } from '../workshop/declared';
 
 export const rebuild: Declared = {
   stage: {
@@ -32,13 +15,7 @@ export const rebuild: Declared = {
       return count === 0 ? '' : count === 1 ? '1 signature' : `${count} signatures`;
     },
   },
-  overlays: [
-    defineOverlay<'rebuild.bolts'>({
-      at: ['rebuild'],
-      asks: { id: 'rebuild.bolts', of: (bicycle) => boltsInput(bicycle) },
-      signs: (bicycle, { answer, settings }) => (answer ? signedSigns(bicycle, answer.bolts, settings) : []),
-    }),
-  ],
+  overlays: [{ at: ['rebuild'], load: () => import('./overlay').then(({ boltSigns }) => boltSigns) }],
   tasks: [{ id: 'torque', label: 'Torque round', stage: 'rebuild', byPlace: false }],
   bench: { torque: () => import('./bench').then(({ torqueBench }) => torqueBench) },
   place: later(() => import('./BoltsHere').then(({ BoltsHere }) => BoltsHere)),

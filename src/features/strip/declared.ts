@@ -1,6 +1,5 @@
-import type { PlacedSign } from '@/core/drawing/svg';
 import { partsOff } from '@/model/strip/trays';
-import { defineOverlay, later, type Declared } from '../workshop/declared';
+import { later, type Declared } from '../workshop/declared';
 
 export const strip: Declared = {
   stage: {
@@ -18,17 +17,7 @@ export const strip: Declared = {
     },
   },
   overlays: [
-    defineOverlay({
-      at: ['strip', 'clean', 'overhaul'],
-      signs: ({ trays }, { stage }) =>
-        trays.flatMap((tray): PlacedSign[] => {
-          const left = partsOff(tray).length;
-          const words = `${left === 1 ? 'one part' : `${left} parts`} in its tray`;
-          if (left > 0) return [{ place: tray.place, sign: stage === 'overhaul' ? 'open' : 'off', words }];
-          const wasOff = Object.keys(tray.off).length > 0;
-          return wasOff ? [{ place: tray.place, sign: 'fine', words: 'all back in' }] : [];
-        }),
-    }),
+    { at: ['strip', 'clean', 'overhaul'], load: () => import('./overlay').then(({ traySigns }) => traySigns) },
   ],
   tasks: [
     { id: 'strip', label: 'Strip', stage: 'strip', byPlace: true },

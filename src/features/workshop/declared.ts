@@ -75,9 +75,8 @@ export interface Asks<Id extends CalculatorId> {
   of(bicycle: Bicycle, around: Around): QuestionOf<Id>;
 }
 
-/** Signs on the drawing at some stages. */
-export interface DeclaredOverlay<Id extends CalculatorId = never> {
-  at: readonly Stage[];
+/** Signs on the drawing, as a subject lays them. */
+export interface Overlay<Id extends CalculatorId = never> {
   asks?: Asks<Id>;
   /** `laid` are the places that have a sign already; another sign replaces it. */
   signs(
@@ -85,6 +84,12 @@ export interface DeclaredOverlay<Id extends CalculatorId = never> {
     known: Known & { stage: Stage; answer: AnswerOf<Id> | null },
     laid: ReadonlySet<string>,
   ): PlacedSign[];
+}
+
+/** At which stages a subject lays signs; they come when one of these is opened. */
+export interface DeclaredOverlay {
+  at: readonly Stage[];
+  load(): Promise<Overlay>;
 }
 
 /** One step as the bench shows it, whatever the job. */
@@ -160,7 +165,7 @@ export interface Declared {
   stage?: DeclaredStage;
   /** A few words under a stage; empty where there is nothing to say. */
   notes?: Partial<Record<Stage, (bicycle: Bicycle, known: Known) => string>>;
-  overlays?: readonly DeclaredOverlay<never>[];
+  overlays?: readonly DeclaredOverlay[];
   tasks?: readonly DeclaredTask[];
   /** Its steps in tasks, its own or another's; they come when the bench is opened. */
   bench?: Partial<Record<BenchTask, () => Promise<BenchPart<never>>>>;
@@ -171,8 +176,7 @@ export interface Declared {
 }
 
 /** Types an overlay by the calculator that it asks. */
-export const defineOverlay = <Id extends CalculatorId = never>(overlay: DeclaredOverlay<Id>) =>
-  overlay as unknown as DeclaredOverlay<never>;
+export const defineOverlay = <Id extends CalculatorId = never>(overlay: Overlay<Id>) => overlay as unknown as Overlay;
 
 /** Types a part of the bench by the calculator that it asks. */
 export const defineBench = <Id extends CalculatorId = never>(part: BenchPart<Id>) =>
