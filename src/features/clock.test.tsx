@@ -74,14 +74,19 @@ describe('hours that keep themselves', () => {
     expect(record().minutes).toMatchObject([{ id: 'k1', minutes: 25 }]);
   });
 
+  const openMenu = async () => {
+    act(() => screen.getByRole('button', { name: /put down/ }).click());
+    // The menu comes when it is opened.
+    await act(async () => void (await import('./clock/ClockMenu')));
+  };
   test('one tap corrects, and what is taken off comes off the last entries first', async () => {
     const entry = (id: string, minutes: number) =>
       ({ type: 'putMinutes', entry: { id, stage: 'strip', minutes, at: START.toISOString(), place: null } }) as const;
     const { record } = await drawStage(bench('strip'), [entry('a', 30), entry('b', 4)]);
-    act(() => screen.getByRole('button', { name: /put down/ }).click());
+    await openMenu();
     act(() => screen.getByRole('menuitem', { name: '15 min less on Strip' }).click());
     expect(record().minutes.map((row) => [row.id, row.minutes])).toEqual([['a', 19]]);
-    act(() => screen.getByRole('button', { name: /put down/ }).click());
+    await openMenu();
     act(() => screen.getByRole('menuitem', { name: '5 min more on Strip' }).click());
     expect(record().minutes.reduce((sum, row) => sum + row.minutes, 0)).toBe(24);
   });

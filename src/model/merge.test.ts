@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { applyCommand, seenBy, type Command } from './commands';
 import { newBicycle } from './fresh';
-import { historyOf, stacks, withRow, amendment, type HistoryRow } from './history';
+import { historyOf, withRow, amendment, type HistoryRow } from './history';
+import { stacks } from './undoStacks';
 import { changedLeaves, leavesOf, withLeaves } from './leaves';
 import { compareCopies, mergeBicycles, sameRecord } from './merge';
 import { orderOf } from './strip/trays';

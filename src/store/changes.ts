@@ -1,6 +1,7 @@
 import { applyCommand, envelope, seenBy, stillStands, type Command, type Envelope } from '@/model/commands';
 import { refusedByBound } from '@/model/bounds';
-import { amendment, historyOf, stacks, withRow, type HistoryRow } from '@/model/history';
+import { amendment, historyOf, withRow, type HistoryRow } from '@/model/history';
+import { stacks } from '@/model/undoStacks';
 import { bicycleRecord, type Bicycle } from '@/model/record';
 import { summaryOf } from '@/model/summaryOf';
 import type { Around } from './around';

@@ -1,5 +1,5 @@
 'use client';
-import TextField from '@mui/material/TextField';
+import { TextInput } from './TextInput';
 import { useState } from 'react';
 
 /** A line of text that is kept when it is left or with Enter, and refused in words where it cannot be. */
@@ -27,7 +27,7 @@ export function KeptText({
     setDraft(null);
   };
   return (
-    <TextField
+    <TextInput
       label={label}
       value={draft ?? value}
       error={hint !== null}

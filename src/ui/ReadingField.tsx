@@ -1,14 +1,16 @@
 'use client';
 import Box from '@mui/material/Box';
 import InputAdornment from '@mui/material/InputAdornment';
-import TextField from '@mui/material/TextField';
+import dynamic from 'next/dynamic';
 import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
 import { parseDecimal, parseLengthMm, parseMoneyMinor, type ParsedReading } from '@/core/units/parseReading';
 import type { StateId } from '@/core/vocabulary/vocabulary';
 import { moneyTyped } from './format';
 import { READING_EVENT } from './readingEvent';
 import { StateMark } from './StateMark';
-import { Trace } from './Trace';
+import { TextInput } from './TextInput';
+
+const Trace = dynamic(() => import('./Trace').then((module) => module.Trace), { ssr: false });
 
 export type ReadingKind = 'length' | 'number' | 'money';
 
@@ -174,7 +176,7 @@ export function ReadingField({
   const message = hint ?? error ?? help;
   return (
     <Box sx={{ width, maxWidth: '100%' }}>
-      <TextField
+      <TextInput
         id={id}
         label={label}
         value={shown}

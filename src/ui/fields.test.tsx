@@ -154,9 +154,9 @@ describe('the reading field at the bench', () => {
     await userEvent.keyboard('{Enter}');
     expect(screen.queryByText('past 307')).toBeNull();
   });
-  test('earlier readings stand beside it as a trace', () => {
+  test('earlier readings stand beside it as a trace', async () => {
     render(<Held earlier={[6.35, 6.34, 6.36]} />);
-    expect(screen.getByRole('img', { name: '3 readings from 6.34 to 6.36 mm' })).toBeInTheDocument();
+    expect(await screen.findByRole('img', { name: '3 readings from 6.34 to 6.36 mm' })).toBeInTheDocument();
   });
   test('an instrument may send to it; the next field is ready then', () => {
     render(<Held />);

@@ -1,6 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { Suspense, useCallback, useEffect, useState, type ReactNode } from 'react';
@@ -24,12 +25,13 @@ import { usePlaceAt } from '../workshop/usePlaceAt';
 import { useTaught } from '../workshop/useTaught';
 import { useToday } from '../workshop/useToday';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
-import { Conflicts } from './Conflicts';
-import { PlaceCard } from './PlaceCard';
 import { Sheet } from './Sheet';
 import { StageStrip } from './StageStrip';
 import { TitleBlock } from './TitleBlock';
 import { useSigns } from './useSigns';
+
+const Conflicts = dynamic(() => import('./Conflicts').then((module) => module.Conflicts), { ssr: false });
+const PlaceCard = dynamic(() => import('./PlaceCard').then((module) => module.PlaceCard), { ssr: false });
 
 /**
  * The place at hand: one that the stage itself has open, or one whose card lies over it. A note is written where the stage
@@ -121,7 +123,7 @@ function StagePane({
         '@media print': { overflow: 'visible', p: 0 },
       }}
     >
-      <Conflicts bicycle={bicycle} send={send} />
+      {bicycle.conflicts.length > 0 && <Conflicts bicycle={bicycle} send={send} />}
       {atHand.onCard && <PlaceCard key={atHand.onCard} {...at} place={atHand.onCard} onClose={atHand.closeCard} />}
       {stage.bench.offered === 'by the sheet' && (
         <Box className="no-print" sx={{ display: 'flex', justifyContent: 'flex-end', mt: { xs: 0, md: -1 }, mb: 1 }}>

@@ -22,7 +22,6 @@ function valueWords(leaf: string, value: unknown, currency: string): string {
 /** Values that were entered in two places without knowing of each other: both are kept until one is chosen. */
 export function Conflicts({ bicycle, send }: StageProps) {
   const { currency } = useSettings();
-  if (bicycle.conflicts.length === 0) return null;
   return (
     <Box
       role="region"

@@ -3,50 +3,23 @@ import Search from '@mui/icons-material/Search';
 import ZoomIn from '@mui/icons-material/ZoomIn';
 import ZoomOut from '@mui/icons-material/ZoomOut';
 import SaveAlt from '@mui/icons-material/SaveAlt';
-import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
+import dynamic from 'next/dynamic';
 import { useMemo, useState, type ReactNode } from 'react';
 import { bicycleGeometry } from '@/core/drawing/bicycle';
 import type { PlacedSign } from '@/core/drawing/svg';
 import type { LookOver } from '@/core/inspect/lookOver';
-import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { Disclosure } from '@/ui/Disclosure';
-import { anyOrder } from '@/ui/anyOrder';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
 import { DrawingLegend } from '@/ui/drawing/DrawingLegend';
 import { useKeys } from '@/ui/keys/useKeys';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
-import { KindFields } from '../kind/KindFields';
 import { saveDrawing } from './saveDrawing';
 import { TitleBlock } from './TitleBlock';
 
-function FindPlace({ places, onFind, onClose }: { places: string[]; onFind(place: string): void; onClose(): void }) {
-  return (
-    <Autocomplete
-      openOnFocus
-      autoHighlight
-      blurOnSelect
-      options={places}
-      getOptionLabel={placeLabel}
-      filterOptions={anyOrder}
-      onChange={(_event, place) => place && onFind(place)}
-      onBlur={onClose}
-      sx={{ width: 240 }}
-      renderInput={(input) => (
-        <TextField
-          {...input}
-          autoFocus
-          label="Find a place"
-          onKeyDown={(event) => {
-            if (event.key === 'Escape') onClose();
-          }}
-        />
-      )}
-    />
-  );
-}
+const FindPlace = dynamic(() => import('./FindPlace').then((module) => module.FindPlace), { ssr: false });
+const KindFields = dynamic(() => import('../kind/KindFields').then((module) => module.KindFields), { ssr: false });
 
 /** The sheet: the bicycle drawn, what its signs mean, and the title block. It stays while the card beside it scrolls. */
 export function Sheet({

@@ -1,7 +1,6 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { newId } from '@/store/browser';
@@ -11,6 +10,7 @@ import { ReadingField } from '@/ui/ReadingField';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { Disclosure } from '@/ui/Disclosure';
+import { TextInput } from '@/ui/TextInput';
 import { useReckon } from '../workshop/useReckon';
 import { useToday } from '../workshop/useToday';
 import { useSettings, useWorkshopName, useWorkshopState, type StageProps } from '../workshop/WorkshopProvider';
@@ -42,7 +42,7 @@ function AddSold({ send, currency }: Pick<StageProps, 'send'> & { currency: stri
   };
   return (
     <Box data-readings sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'start', mt: 2 }}>
-      <TextField
+      <TextInput
         label="A sold one"
         value={label}
         onChange={(event) => setLabel(event.target.value)}
@@ -57,7 +57,7 @@ function AddSold({ send, currency }: Pick<StageProps, 'send'> & { currency: stri
         onClear={() => setPrice(null)}
         width={130}
       />
-      <TextField
+      <TextInput
         label="Sold on"
         type="date"
         value={soldOn}

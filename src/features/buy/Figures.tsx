@@ -1,7 +1,6 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { memo, useState, type ReactNode } from 'react';
 import type { AskedLine, BuyAppraisal } from '@/core/buy/appraise';
@@ -27,6 +26,7 @@ import { VERDICT_WORDS } from './words';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { Disclosure } from '@/ui/Disclosure';
 import { RuledList } from '@/ui/RuledList';
+import { TextInput } from '@/ui/TextInput';
 import { StopWords } from './StopWords';
 
 /** Lines of the door check that are shown before the rest is asked for. */
@@ -254,7 +254,7 @@ function AddLine({ taken, send }: { taken: string[] } & Pick<StageProps, 'send'>
   };
   return (
     <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'start', borderTop: '1px solid', borderColor: 'divider', pt: 2 }}>
-      <TextField
+      <TextInput
         label="Another fault you see"
         value={label}
         error={twice}

@@ -1,6 +1,5 @@
 'use client';
 import Box from '@mui/material/Box';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { BuyAppraisal } from '@/core/buy/appraise';
@@ -12,6 +11,7 @@ import { ReadingField } from '@/ui/ReadingField';
 import { BigNumber, Section } from '@/ui/Section';
 import { stateColour } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';
+import { TextInput } from '@/ui/TextInput';
 import { StepPhotos } from '../photos/StepPhotos';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { LeadTable } from './LeadTable';
@@ -163,7 +163,7 @@ export function Lead({ bicycle, send, found }: StageProps & { found: BuyAppraisa
         </Box>
       </Section>
       <Section title="The advertisement">
-        <TextField
+        <TextInput
           label="Its words"
           multiline
           minRows={3}

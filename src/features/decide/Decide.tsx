@@ -1,7 +1,6 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Brief } from '@/core/bicycle';
@@ -29,6 +28,7 @@ import { useReckon } from '../workshop/useReckon';
 import { useToday } from '../workshop/useToday';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { RuledList } from '@/ui/RuledList';
+import { TextInput } from '@/ui/TextInput';
 
 const BRIEF_CHOICES: { id: Brief; label: string; words: string }[] = [
   { id: 'rideable', label: 'Rideable', words: 'Roadworthy for the least money; patina and sound worn parts stay.' },
@@ -87,7 +87,7 @@ function AddJob({ currency, send }: { currency: string } & Pick<StageProps, 'sen
         pt: 2,
       }}
     >
-      <TextField
+      <TextInput
         label="Another job"
         value={title}
         onChange={(event) => setTitle(event.target.value)}

@@ -1,12 +1,12 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { newId } from '@/store/browser';
 import { dayOf } from '@/ui/format';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
+import { TextInput } from '@/ui/TextInput';
 import type { StageProps } from '../workshop/WorkshopProvider';
 
 /** What is ordered and waited for; the floor tells of it. */
@@ -48,14 +48,14 @@ export function Deliveries({ bicycle, send }: StageProps) {
         ))}
       </RuledList>
       <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', pt: 1.5 }}>
-        <TextField
+        <TextInput
           label="What is ordered"
           value={label}
           onChange={(event) => setLabel(event.target.value)}
           onKeyDown={(event) => event.key === 'Enter' && add()}
           sx={{ flex: 1, minWidth: 200 }}
         />
-        <TextField
+        <TextInput
           label="Due"
           type="date"
           value={due}

@@ -1,7 +1,6 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useState } from 'react';
@@ -20,6 +19,7 @@ import {
 import { dayOf, money } from '@/ui/format';
 import { saveFile } from '@/ui/saveFile';
 import { Section } from '@/ui/Section';
+import { TextInput } from '@/ui/TextInput';
 import { useToday } from '../workshop/useToday';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { asJob } from './asJob';
@@ -72,7 +72,7 @@ function Line({
           >
             No
           </Button>
-          <TextField
+          <TextInput
             label="In the owner’s words"
             value={words}
             onChange={(event) => setWords(event.target.value.slice(0, 200))}

@@ -1,10 +1,10 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { Job } from '@/model/decide/part';
 import { dayOf, hours, money } from '@/ui/format';
+import { TextInput } from '@/ui/TextInput';
 import { FromStock } from '../stock/FromStock';
 import { useHand } from '../workshop/useHand';
 import { useToday } from '../workshop/useToday';
@@ -147,7 +147,7 @@ export function JobRow({
               {words}
             </Button>
           ))}
-          <TextField
+          <TextInput
             label="Another reason, then Enter"
             value={reason}
             onChange={(event) => setReason(event.target.value)}

@@ -5,13 +5,13 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { BicycleKind } from '@/core/bicycle';
 import { newBicycle } from '@/model/fresh';
 import { newId } from '@/store/browser';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
+import { TextInput } from '@/ui/TextInput';
 import { KindFields } from '../kind/KindFields';
 import { USUAL_KIND } from '../kind/usualKind';
 import { useWorkshop } from '../workshop/WorkshopProvider';
@@ -46,7 +46,7 @@ export function AddBicycleDialog({ onClose }: { onClose(): void }) {
       <DialogContent>
         <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 300px' }, gap: 3, pt: 1 }}>
           <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
-            <TextField
+            <TextInput
               label="What is it? Name it so that you both know it"
               placeholder="Blue shopper with a basket"
               value={name}

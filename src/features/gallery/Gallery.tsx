@@ -2,25 +2,21 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useState, type ReactNode } from 'react';
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
 import { bicycleKind, FRAMES } from '@/core/bicycle';
 import { detailOf } from '@/core/drawing/details';
 import { SIGNS } from '@/core/drawing/signs';
-import { minorUnit, row } from '@/core/verdict';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
 import { DetailDrawing } from '@/ui/drawing/DetailDrawing';
 import { DrawingLegend } from '@/ui/drawing/DrawingLegend';
-import { Choices } from '@/ui/Choices';
-import { RangeFields } from '@/ui/RangeFields';
-import { ReadingField } from '@/ui/ReadingField';
 import { RuledList } from '@/ui/RuledList';
-import { BigNumber, Section } from '@/ui/Section';
-import { SpreadChart } from '@/ui/SpreadChart';
-import { stateColour, StateMark } from '@/ui/StateMark';
-import { Working } from '@/ui/Working';
+import { Section } from '@/ui/Section';
+import { StateMark } from '@/ui/StateMark';
 import { TopBar } from '../top-bar/TopBar';
-import { BallCounter } from '../strip/BallCounter';
-import { WhichWay } from '../workshop/WhichWay';
+import { Row } from './Row';
+
+const Fields = dynamic(() => import('./Fields').then((module) => module.Fields), { ssr: false });
 
 const DETAILS = ['hub.front', 'headset', 'bottom-bracket', 'pedal.left', 'derailleur.rear', 'brake.front'];
 const KIND = bicycleKind.parse({ mudguards: true, rack: true, lights: true });
@@ -41,16 +37,8 @@ const OF_FRAME = {
   'full-suspension': { bars: 'flat', stem: 'threadless', brakes: 'disc', beadSeatMm: 584, tyreWidthMm: 58 },
 } as const;
 
-function Row({ children }: { children: ReactNode }) {
-  return <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'start', mb: 2 }}>{children}</Box>;
-}
-
 /** Every shared piece in every state, for eyes and tests. */
 export function Gallery() {
-  const [choice, setChoice] = useState<'firm' | 'loose'>('firm');
-  const [range, setRange] = useState({ low: 1200, likely: 2000, high: 3200 });
-  const [reading, setReading] = useState<number | null>(306.9);
-  const [count, setCount] = useState<number | null>(9);
   const [place, setPlace] = useState<string | null>('hub.front');
   return (
     <>
@@ -128,84 +116,7 @@ export function Gallery() {
             })}
           </Box>
         </Section>
-        <Section title="Readings">
-          <Row>
-            <ReadingField
-              label="Empty"
-              kind="length"
-              unit="mm"
-              value={null}
-              onCommit={() => undefined}
-              help="Type, or let the caliper type"
-            />
-            <ReadingField
-              label="With a value"
-              kind="length"
-              unit="mm"
-              large
-              width={200}
-              value={reading}
-              onCommit={setReading}
-              onClear={() => setReading(null)}
-              judge={(mm) =>
-                mm > 307
-                  ? { state: 'replace', words: 'past its limit of 307' }
-                  : { state: 'fine', words: 'under its limit of 307' }
-              }
-              refuse={(mm) => (mm > 400 ? 'longer than any chain here' : null)}
-            />
-            <ReadingField
-              label="Wrong"
-              kind="length"
-              unit="mm"
-              value={6.35}
-              error="no ball of that size"
-              onCommit={() => undefined}
-            />
-            <ReadingField
-              label="With a trace"
-              kind="length"
-              unit="mm"
-              value={6.34}
-              earlier={[6.35, 6.34, 6.36, 6.34]}
-              onCommit={() => undefined}
-            />
-            <RangeFields label="Parts" kind="money" unit="EUR" range={range} onCommit={setRange} />
-          </Row>
-        </Section>
-        <Section title="Choices and counts">
-          <Row>
-            <Choices<'firm' | 'loose'>
-              label="Left arm"
-              options={[
-                { id: 'firm', label: 'Firm' },
-                { id: 'loose', label: 'Loose' },
-              ]}
-              value={choice}
-              onChoose={setChoice}
-            />
-            <BallCounter label="out, left" count={count} onCount={setCount} />
-            <BallCounter label="not counted yet" count={null} onCount={() => undefined} />
-          </Row>
-          <WhichWay question={{ fastener: 'pedal', side: 'left', action: 'loosen' }} />
-        </Section>
-        <Section title="Figures and working" aside="an aside">
-          <Row>
-            <BigNumber value="€79.58" label="the most to pay" />
-            <BigNumber value="Walk away" label="at the asking price" tone={stateColour('replace')} />
-          </Row>
-          <SpreadChart
-            label="Profit"
-            currency="EUR"
-            middle={1200}
-            bins={[-2000, -1000, 0, 1000, 2000, 3000].map((from, i) => ({
-              from,
-              to: from + 1000,
-              count: [2, 5, 9, 12, 6, 3][i]!,
-            }))}
-          />
-          <Working rows={[row('w', 'wear', 0.689, '%'), row('Q', 'payable', 7958, minorUnit('EUR'))]} />
-        </Section>
+        <Fields />
         <Section title="Lists and words">
           <RuledList>
             <Box component="li" sx={{ py: 1 }}>

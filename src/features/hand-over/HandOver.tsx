@@ -1,7 +1,6 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { resultInput } from '@/model/money/questions';
 import { boltsInput } from '@/model/rebuild/questions';
@@ -25,6 +24,7 @@ import { useServices } from '../overhaul/useServices';
 import { PrintSheet } from './PrintSheet';
 import { WaysOut } from './WaysOut';
 import { Disclosure } from '@/ui/Disclosure';
+import { TextInput } from '@/ui/TextInput';
 
 function Earned({ bicycle }: Pick<StageProps, 'bicycle'>) {
   const settings = useSettings();
@@ -104,7 +104,7 @@ export function HandOver({ bicycle, send }: StageProps) {
               onClear={() => send({ type: 'setSale', changes: { price: null, on: null } })}
             />
             {bicycle.sale.price !== null && (
-              <TextField
+              <TextInput
                 label="Sold on"
                 type="date"
                 value={bicycle.sale.on ?? ''}

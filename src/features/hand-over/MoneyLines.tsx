@@ -2,7 +2,6 @@
 import { own } from '@/core/own';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { chargedShare } from '@/core/money/share';
 import type { MoneyLine } from '@/model/money/part';
@@ -12,6 +11,7 @@ import { money } from '@/ui/format';
 import { ReadingField } from '@/ui/ReadingField';
 import { useSettings, useWorkshop, useWorkshopState, type StageProps } from '../workshop/WorkshopProvider';
 import { RuledList } from '@/ui/RuledList';
+import { TextInput } from '@/ui/TextInput';
 
 const KINDS = [
   { id: 'part', label: 'Part' },
@@ -134,7 +134,7 @@ export function MoneyLines({ bicycle, send }: StageProps) {
           pt: 2,
         }}
       >
-        <TextField
+        <TextInput
           label="Bought"
           placeholder="Chain, 8-speed"
           value={label}

@@ -3,7 +3,6 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { LookOver } from '@/core/inspect/lookOver';
@@ -15,6 +14,7 @@ import { Choices } from '@/ui/Choices';
 import { dayOf } from '@/ui/format';
 import { Section } from '@/ui/Section';
 import { stateColour, StateMark } from '@/ui/StateMark';
+import { TextInput } from '@/ui/TextInput';
 import { onStageClick, stageHref } from '../workshop/stageLink';
 import { AtTheBench } from '../prove/AtTheBench';
 import { OpenList } from '../prove/OpenList';
@@ -137,7 +137,7 @@ export function WaysOut({
         </Box>
       )}
       <Box sx={{ display: 'flex', gap: 1.5, mt: 2, flexWrap: 'wrap', alignItems: 'center' }}>
-        <TextField
+        <TextInput
           label={way === 'ready' ? 'Who takes it (may stay empty)' : 'Who takes it'}
           value={to}
           onChange={(event) => setTo(event.target.value.slice(0, 200))}

@@ -3,12 +3,12 @@ import MicNone from '@mui/icons-material/MicNone';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState } from 'react';
 import type { Note } from '@/model/work/part';
 import { newId } from '@/store/browser';
 import { dayOf } from '@/ui/format';
+import { TextInput } from '@/ui/TextInput';
 import { useBlob } from '../photos/useBlob';
 import { useWorkshop, type StageProps } from '../workshop/WorkshopProvider';
 import { useRecorder } from './useRecorder';
@@ -76,7 +76,7 @@ export function Notes({ bicycle, send, place, open }: StageProps & { place: stri
         </Box>
       )}
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
-        <TextField
+        <TextInput
           label="Note, then Enter"
           value={text}
           inputRef={field}

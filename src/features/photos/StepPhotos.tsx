@@ -1,9 +1,8 @@
 'use client';
 import PhotoCameraOutlined from '@mui/icons-material/PhotoCameraOutlined';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
 import Typography from '@mui/material/Typography';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { newId } from '@/store/browser';
 import { FileButton } from '@/ui/FileButton';
@@ -48,23 +47,7 @@ function Small({ id, label, onOpen, height }: { id: string; label: string; onOpe
   );
 }
 
-function Large({ id, label, onClose, onRemove }: { id: string; label: string; onClose(): void; onRemove(): void }) {
-  const { url, missing } = useBlob(id);
-  return (
-    <Dialog open onClose={onClose} maxWidth="lg" aria-label={label}>
-      {missing && <Typography sx={{ p: 3 }}>This photograph lies on another device, and not here.</Typography>}
-      {url && <img src={url} alt={label} style={{ maxWidth: '100%', maxHeight: '78vh', objectFit: 'contain' }} />}
-      <Box sx={{ display: 'flex', justifyContent: 'space-between', p: 1.5 }}>
-        <Button color="inherit" onClick={onRemove}>
-          Remove it
-        </Button>
-        <Button variant="contained" autoFocus onClick={onClose}>
-          Close
-        </Button>
-      </Box>
-    </Dialog>
-  );
-}
+const Large = dynamic(() => import('./LargePhoto').then((module) => module.LargePhoto), { ssr: false });
 
 /** Photographs pinned to a step, and the prompt to take one. Small pictures are shown; the whole one opens. */
 export function StepPhotos({

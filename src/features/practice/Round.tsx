@@ -2,6 +2,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import dynamic from 'next/dynamic';
 import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
 import { hiddenHub, scoreRound, toldInWords, type PracticeLevel } from '@/core/practice/hub';
 import { practised } from '@/model/settings/practice';
@@ -10,8 +11,9 @@ import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
 import { Adviser } from './Adviser';
 import { createRoom } from './room';
 import { RoomDrawing } from './RoomDrawing';
-import { Score } from './Score';
 import type { RoomSound } from './sound';
+
+const Score = dynamic(() => import('./Score').then((module) => module.Score), { ssr: false });
 
 const STEP_DEG = 2;
 const FAR_DEG = 12;

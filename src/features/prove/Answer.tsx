@@ -1,10 +1,10 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { Missing } from '@/core/prove/ready';
 import { newId } from '@/store/browser';
+import { TextInput } from '@/ui/TextInput';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { useHand } from '../workshop/useHand';
 import { useToday } from '../workshop/useToday';
@@ -35,8 +35,7 @@ function Accept({ item, send, onDone }: { item: Missing; onDone(): void } & Pick
           {reason}
         </Button>
       ))}
-      <TextField
-        size="small"
+      <TextInput
         label={`Another reason, then Enter (${name})`}
         value={words}
         onChange={(event) => setWords(event.target.value)}
@@ -69,18 +68,8 @@ function End({ item, send, onDone }: { item: Missing; onDone(): void } & Pick<St
         The part is off the bicycle for good
       </Button>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
-        <TextField
-          size="small"
-          label="Qualified person"
-          value={by}
-          onChange={(event) => setBy(event.target.value.slice(0, 80))}
-        />
-        <TextField
-          size="small"
-          label="Their paper"
-          value={paper}
-          onChange={(event) => setPaper(event.target.value.slice(0, 500))}
-        />
+        <TextInput label="Qualified person" value={by} onChange={(event) => setBy(event.target.value.slice(0, 80))} />
+        <TextInput label="Their paper" value={paper} onChange={(event) => setPaper(event.target.value.slice(0, 500))} />
         <Button variant="outlined" disabled={!whole} onClick={() => end('cleared', by.trim(), paper.trim())}>
           Cleared by them
         </Button>

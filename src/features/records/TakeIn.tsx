@@ -1,7 +1,6 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { settingWords } from '@/model/settings/settingWords';
@@ -10,6 +9,7 @@ import { previewWords } from '@/store/archive/previewWords';
 import { FileButton } from '@/ui/FileButton';
 import { dayOf, money } from '@/ui/format';
 import { Section } from '@/ui/Section';
+import { TextInput } from '@/ui/TextInput';
 import { useSettings, useWorkshop, useWorkshopName, useWorkshopState } from '../workshop/WorkshopProvider';
 import { Told } from './Told';
 import { useRecordsJob } from './useRecordsJob';
@@ -166,7 +166,7 @@ export function TakeIn() {
           Choose a file
         </FileButton>
         <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
-          <TextField
+          <TextInput
             label="Or a code"
             value={code}
             onChange={(event) => setCode(event.target.value)}

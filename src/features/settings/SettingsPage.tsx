@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Typography from '@mui/material/Typography';
+import dynamic from 'next/dynamic';
 import { useEffect } from 'react';
 import { currencyCode } from '@/core/fields';
 import { HOUSE_RULES, type HouseRule } from '@/core/houseRules';
@@ -13,9 +14,10 @@ import { ReadingField } from '@/ui/ReadingField';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { TopBar } from '../top-bar/TopBar';
-import { Baths } from './Baths';
 import { People } from './People';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
+
+const Baths = dynamic(() => import('./Baths').then((module) => module.Baths), { ssr: false });
 
 function RuleRow({ rule }: { rule: HouseRule }) {
   const settings = useSettings();

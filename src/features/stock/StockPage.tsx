@@ -1,11 +1,10 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
-import { readStockCsv, stockCsv } from '@/model/exchange/stockCsv';
 import type { StockItem } from '@/model/stock/item';
 import { inStock, stockCosts } from '@/model/stock/drawer';
 import { newId } from '@/store/browser';
@@ -15,9 +14,13 @@ import { money } from '@/ui/format';
 import { RuledList } from '@/ui/RuledList';
 import { saveFile } from '@/ui/saveFile';
 import { BigNumber, Section } from '@/ui/Section';
+import { TextInput } from '@/ui/TextInput';
 import { TopBar } from '../top-bar/TopBar';
 import { useSettings, useWorkshop, useWorkshopState } from '../workshop/WorkshopProvider';
-import { StockDialog } from './StockDialog';
+
+const StockDialog = dynamic(() => import('./StockDialog').then((module) => module.StockDialog), { ssr: false });
+/** Reading and writing tables comes when one is taken in or written. */
+const stockTable = () => import('@/model/exchange/stockCsv');
 
 const STATE_WORDS: Record<StockItem['state'], string> = { new: 'new', good: 'good', worn: 'worn' };
 
@@ -119,6 +122,7 @@ export function StockPage() {
   const donors = Object.values(summaries).filter((row) => row.brief === 'donor' && row.archivedAt === null);
   const now = () => new Date().toISOString();
   async function take(file: File) {
+    const { readStockCsv } = await stockTable();
     const read = readStockCsv(await file.text(), newId, now());
     setErrors(read.ok ? [] : read.errors.slice(0, 8));
     if (!read.ok) return;
@@ -137,7 +141,7 @@ export function StockPage() {
         <Section title="In stock" aside={here.length ? `${here.length} kinds of thing` : undefined}>
           <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'center', mb: 2 }}>
             {here.length > 0 && <BigNumber value={money(known, currency)} label="lies here, at what it cost" />}
-            <TextField
+            <TextInput
               label="Search"
               value={search}
               onChange={(event) => setSearch(event.target.value)}
@@ -232,7 +236,11 @@ export function StockPage() {
               color="inherit"
               sx={{ minHeight: 56 }}
               disabled={all.length === 0}
-              onClick={() => saveFile(new Blob([stockCsv(all)], { type: 'text/csv' }), 'stock.csv')}
+              onClick={() =>
+                void stockTable().then(({ stockCsv }) =>
+                  saveFile(new Blob([stockCsv(all)], { type: 'text/csv' }), 'stock.csv'),
+                )
+              }
             >
               Export as CSV
             </Button>

@@ -4,7 +4,8 @@ import Redo from '@mui/icons-material/Redo';
 import Undo from '@mui/icons-material/Undo';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { stacks, type HistoryRow } from '@/model/history';
+import type { HistoryRow } from '@/model/history';
+import { stacks } from '@/model/undoStacks';
 import { useKeys } from '@/ui/keys/useKeys';
 import { useSettings, useWorkshop, useWorkshopState } from '../workshop/WorkshopProvider';
 

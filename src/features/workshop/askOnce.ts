@@ -1,6 +1,5 @@
 import type { AnswerOf, CalculatorId, QuestionOf } from '@/core/questions';
 import { Cancelled, type Reckoned } from '@/worker/lanes';
-import { reckoner } from '@/worker/client';
 
 /** A calculator and what it is asked. */
 export type Question = { [Id in CalculatorId]: { id: Id; input: QuestionOf<Id> } }[CalculatorId];
@@ -27,6 +26,9 @@ function remember(key: string, result: Reckoned): Reckoned {
   return result;
 }
 
+/** What starts the worker comes with the first question. */
+const worker = () => import('@/worker/client');
+
 /** Asks in the worker, where nobody is asking the same already, and remembers the answer. Rejects when `caller` asks anew. */
 export async function askOnce(caller: string, key: string): Promise<Reckoned> {
   const running = asked.get(key);
@@ -39,8 +41,10 @@ export async function askOnce(caller: string, key: string): Promise<Reckoned> {
     }
   }
   const space = key.indexOf(' ');
-  const own = reckoner()
-    .reckon(caller, key.slice(0, space) as CalculatorId, JSON.parse(key.slice(space + 1)) as never)
+  const own = worker()
+    .then(({ reckoner }) =>
+      reckoner().reckon(caller, key.slice(0, space) as CalculatorId, JSON.parse(key.slice(space + 1)) as never),
+    )
     .then((result) => remember(key, result));
   asked.set(key, own);
   try {

@@ -1,4 +1,4 @@
-import { act, render, screen } from '@testing-library/react';
+import { act, render, screen, waitFor } from '@testing-library/react';
 import { useReckon } from './useReckon';
 
 const asked: { input: unknown; resolve(value: unknown): void; reject(reason: Error): void }[] = [];
@@ -17,18 +17,23 @@ function Shown({ question }: { question: number }) {
 }
 const said = () => screen.getByText(/./).textContent;
 const last = () => asked.at(-1)!;
+/** The worker is started with the first question. */
+const isAsked = (count: number) => waitFor(() => expect(asked).toHaveLength(count));
 
 test('a question that failed does not stand for the next one, and an answer stands until the next is there', async () => {
   const { rerender } = render(<Shown question={1} />);
   expect(said()).toBe('asking');
+  await isAsked(1);
   await act(() => Promise.resolve(last().reject(new Error('broke'))));
   expect(said()).toBe('failed');
   rerender(<Shown question={2} />);
   expect(said()).toBe('asking');
+  await isAsked(2);
   await act(() => Promise.resolve(last().resolve({ ok: true, output: 'two' })));
   expect(said()).toBe('two');
   rerender(<Shown question={3} />);
   expect(said()).toBe('two');
+  await isAsked(3);
   await act(() => Promise.resolve(last().resolve({ ok: true, output: 'three' })));
   expect(said()).toBe('three');
 });
