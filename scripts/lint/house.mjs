@@ -38,7 +38,8 @@ const order = {
       if (there === null || there === here) return;
       const say = (message) => context.report({ node, message });
       if (there === '') {
-        if (collectors.includes(nameOf(file))) say(`“${nameOf(file)}” collects the subjects: none of them may import it.`);
+        if (collectors.includes(nameOf(file)))
+          say(`“${nameOf(file)}” collects the subjects: none of them may import it.`);
       } else if (here === '') say(`“${nameOf(context.filename)}” serves every subject: it may import none.`);
       else if (!subjects.includes(there) || !subjects.includes(here))
         say(`“${subjects.includes(here) ? there : here}” has no place in the order of the subjects of ${layer}.`);

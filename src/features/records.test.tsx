@@ -80,7 +80,7 @@ describe('taking back', () => {
 
 describe('entered twice', () => {
   test('both values stand in words, and one tap chooses', async () => {
-    const { record } = await drawStage(Conflicts);
+    const { record } = await drawStage(() => null);
     const conflict = { id: 'c1', leaf: 'appraisal/asking', kept: 12000, other: 13000, at: AT };
     const Held = (props: StageProps) => <Conflicts {...props} bicycle={{ ...props.bicycle, conflicts: [conflict] }} />;
     const sent: unknown[] = [];

@@ -20,7 +20,6 @@ import { troubles, type Store, type WorkshopState } from './state';
 import { INTAKE_LOCK, lockOf, type Surroundings } from './surroundings';
 import { readUnfinished } from './unfinished';
 import type { ReadRecord } from './records';
-import type { Whole } from './whole';
 
 export type { WorkshopState } from './state';
 export type { StoreMessage, Surroundings } from './surroundings';

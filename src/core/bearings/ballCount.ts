@@ -3,7 +3,7 @@ import { defineCalculator, rule } from '../calculator';
 import { lengthMm } from '../fields';
 import { atLeast, floorForgiving, plainZero, roundTo } from '../numbers';
 import { row, type WorkingRow } from '../verdict';
-import { ballSets } from './data/ballSets';
+import { ballSets } from '../balls/data/ballSets';
 
 const MIN_GAP_SHARE = 0.1;
 const FEWEST_BALLS = 3;

@@ -6,8 +6,8 @@ import { bearingsClampAllowance } from './clampAllowance';
 import { ballsDue, checkCounts } from './counts';
 import { bearingsGrade, type Grade, type GradeInput } from './grade';
 import { bearingsIdentifyBall } from './identifyBall';
-import { balls } from './data/balls';
-import { ballSets } from './data/ballSets';
+import { balls } from '../balls/data/balls';
+import { ballSets } from '../balls/data/ballSets';
 import { setHubs } from '../../../bench/hubs';
 
 function ok<T>(result: { ok: true; output: T } | { ok: false; errors: unknown }): T {

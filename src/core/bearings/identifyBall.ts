@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
 import { mean, plainZero, roundTo, wholeMicrometres } from '../numbers';
 import { row, type Judged } from '../verdict';
-import { balls } from './data/balls';
+import { balls } from '../balls/data/balls';
 
 const CALIPER_UNDERSIZE_UM = 20;
 const CALIPER_SPREAD_UM = 20;

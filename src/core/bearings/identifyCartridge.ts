@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
 import { lengthMm } from '../fields';
-import { IDENTIFIED, TOO_FAR_SIGMAS, normalised } from '../identify/belief';
+import { IDENTIFIED, TOO_FAR_SIGMAS, normalised } from '../posterior';
 import { atLeast, moreThan, roundTo } from '../numbers';
 import { row, type WorkingRow } from '../verdict';
 import { isSwapped, SWAPPED } from './cartridgeSize';

@@ -1,10 +1,6 @@
+import { normalised } from '../posterior';
 import type { ReadingField } from './readings';
 import type { Expected, Standard } from './standards';
-
-/** From this probability on a thing counts as identified. */
-export const IDENTIFIED = 0.95;
-/** The best of a table that is further off than this, in standard errors, is unknown. */
-export const TOO_FAR_SIGMAS = 4;
 
 /** What a contradiction in kind weighs: a wrong word, or a pitch read where there is no thread. */
 export const CONTRADICTION = 0.02;
@@ -50,14 +46,6 @@ export function sitting(reading: Reading, expected: Expected): Sitting {
   if (!expected.inside) return outside;
   const inside: Sitting = { ...nearestOf(expected.inside), inside: true };
   return logWeight(inside) > logWeight(outside) ? inside : outside;
-}
-
-/** Weights to probabilities, in log space so that far-off readings do not all become nought. */
-export function normalised(logs: number[]): number[] {
-  const top = Math.max(...logs);
-  const weights = logs.map((log) => Math.exp(log - top));
-  const sum = weights.reduce((a, b) => a + b, 0);
-  return weights.map((weight) => weight / sum);
 }
 
 /** Probability of each standard after the readings, from equal priors. */

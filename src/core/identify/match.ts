@@ -2,7 +2,8 @@ import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
 import { lengthMm } from '../fields';
 import { atLeast, moreThan, roundTo } from '../numbers';
-import { IDENTIFIED, TOO_FAR_SIGMAS, beliefs, informationBits, sitting, type Reading } from './belief';
+import { IDENTIFIED, TOO_FAR_SIGMAS } from '../posterior';
+import { beliefs, informationBits, sitting, type Reading } from './belief';
 import { KINDS, READINGS, type IdentifyKind, type ReadingField } from './readings';
 import { interchange, STANDARDS_OF, type Standard } from './standards';
 

@@ -1,8 +1,8 @@
 import * as z from 'zod/mini';
 import { parseTable } from '../table';
 import { stands, termsOf } from './search';
-import ballsJson from '../bearings/data/balls.json';
-import ballSetsJson from '../bearings/data/ballSets.json';
+import ballsJson from '../balls/data/balls.json';
+import ballSetsJson from '../balls/data/ballSets.json';
 import cartridgesJson from '../bearings/data/cartridges.json';
 import { defineCalculator } from '../calculator';
 import bottomBracketsJson from './data/bottomBrackets.json';

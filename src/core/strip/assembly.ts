@@ -1,6 +1,6 @@
 import { appliesTo, type BicycleKind } from '../bicycle';
-import { balls } from '../bearings/data/balls';
-import { ballSets } from '../bearings/data/ballSets';
+import { balls } from '../balls/data/balls';
+import { ballSets } from '../balls/data/ballSets';
 import { assemblyRows, partKinds, partRows, stepRows, type PartShape } from './data/templates';
 import type { TurnInput } from './turn';
 

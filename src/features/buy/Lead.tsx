@@ -15,8 +15,7 @@ import { TextInput } from '@/ui/TextInput';
 import { StepPhotos } from '../photos/StepPhotos';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { LeadTable } from './LeadTable';
-
-export const DRIVE_WORDS: Record<Drive['verdict'], string> = { go: 'Go', 'ask-first': 'Ask first', stay: 'Stay' };
+import { DRIVE_WORDS } from './words';
 
 const KEPT = [
   { id: 'indoors', label: 'Indoors' },

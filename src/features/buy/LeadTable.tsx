@@ -14,8 +14,7 @@ import { stateColour } from '@/ui/StateMark';
 import { useAppraisal } from '../workshop/useAppraisal';
 import { useOpenBicycle } from '../workshop/useOpenBicycle';
 import { useSettings, useWorkshopState } from '../workshop/WorkshopProvider';
-import { DRIVE_WORDS } from './Lead';
-import { VERDICT_WORDS } from './words';
+import { DRIVE_WORDS, VERDICT_WORDS } from './words';
 
 const MOST_LEADS = 12;
 

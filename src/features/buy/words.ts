@@ -1,1 +1,5 @@
+import type { Drive } from '@/core/money/drive';
+
 export const VERDICT_WORDS = { buy: 'Buy', haggle: 'Haggle', 'walk-away': 'Walk away' } as const;
+
+export const DRIVE_WORDS: Record<Drive['verdict'], string> = { go: 'Go', 'ask-first': 'Ask first', stay: 'Stay' };

@@ -184,7 +184,7 @@ export const defineBench = <Id extends CalculatorId = never>(part: BenchPart<Id>
 
 /** The question of a part, or null where it asks nothing. */
 export function questionOf(asks: Asks<never> | undefined, bicycle: Bicycle, around: Around): Question | null {
-  return asks ? ({ id: asks.id, input: asks.of(bicycle, around) } as Question) : null;
+  return asks ? { id: asks.id, input: asks.of(bicycle, around) } : null;
 }
 
 export const DeclaredContext = createContext<readonly Declared[]>([]);

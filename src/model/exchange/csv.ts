@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+// oxlint-disable-next-line no-restricted-imports -- an export is written without a worker, and comes when it is asked for
 import { checkById } from '@/core/inspect/checks';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Bicycle } from '../record';
