@@ -23,6 +23,7 @@ const shared = {
 /** @type {import('jest').Config} */
 const config = {
   testTimeout: 30_000,
+  globalSetup: '<rootDir>/scripts/beforeTests.mjs',
   // Two at once: by itself the runner leaves one core idle.
   maxWorkers: 2,
   projects: [

@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
-import { TABLES } from './tables';
+import { tables } from './tables.mjs';
 
 const read = (file: string) => readFileSync(file, 'utf8');
 /** Folders of a layer that hold a file. */
@@ -38,12 +38,16 @@ describe('every list is complete', () => {
     expect(foldersWith('src/model', 'commands.ts')).toEqual(subjects);
   });
 
-  test('each table under data/ is turned into what the core reads', () =>
-    expect(TABLES.map(({ csv }) => csv).sort()).toEqual(
-      readdirSync('data')
-        .filter((file) => file.endsWith('.csv'))
-        .sort(),
-    ));
+  test('each table is read by its subject', () => {
+    for (const { json } of tables()) {
+      const [, subject, file] = /^src\/core\/(\w+)\/data\/(\w+\.json)$/.exec(json)!;
+      const folder = `src/core/${subject}`;
+      const readers = readdirSync(folder, { recursive: true, encoding: 'utf8' }).filter(
+        (path) => path.endsWith('.ts') && read(`${folder}/${path}`).includes(file!),
+      );
+      expect([json, readers.length > 0]).toEqual([json, true]);
+    }
+  });
 });
 
 describe('what is told of the house is there', () => {

@@ -46,13 +46,15 @@ export async function step(name, command, args, { goOn = false, ...options } = {
   return result;
 }
 
-/** Installs the packages when the lock file is newer than what is installed. */
+/** Installs the packages when the lock file is newer than what is installed, and makes the tables whose sources have changed. */
 export async function packages() {
   const [major] = process.versions.node.split('.').map(Number);
   if (major < 20) stop(`Node 20 or newer is needed; this is ${process.versions.node}.`);
   const installed = `${ROOT}/node_modules/.package-lock.json`;
   const fresh = existsSync(installed) && statSync(installed).mtimeMs >= statSync(`${ROOT}/package-lock.json`).mtimeMs;
   if (!fresh) await step('packages', 'npm', ['ci', '--no-audit', '--no-fund'], { quiet: true });
+  const { makeTables } = await import('./tables.mjs');
+  await makeTables();
 }
 
 /**

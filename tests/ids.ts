@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { STANDARDS_OF } from '@/core/identify/standards';
-import { proofs } from '@/core/prove/proofs';
-import { boltPlan } from '@/core/rebuild/bolts';
+import { proofs } from '@/core/prove/data/proofs';
+import { boltPlan } from '@/core/rebuild/data/bolts';
 import { places } from '@/core/vocabulary/vocabulary';
 
 type Row = Record<string, unknown>;

@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { holds } from './conditions';
 
 z.config({ jitless: true });
 
@@ -113,19 +114,5 @@ export function withConsequences(kind: BicycleKind, changes: Partial<BicycleKind
   return { ...follow, ...changes };
 }
 
-/**
- * Whether a row of a table speaks of this bicycle. A condition is `field=value|value`, several are joined by `;`, and an
- * empty one speaks of every bicycle. Example: `appliesTo(kind, 'gears=derailleur|hub;fork=suspension')`.
- */
-export function appliesTo(kind: BicycleKind, condition: string | null): boolean {
-  if (!condition) return true;
-  return condition.split(';').every((term) => {
-    const [field, values] = term.split('=') as [keyof BicycleKind, string];
-    return values.split('|').includes(String(kind[field]));
-  });
-}
-
-/** Whether every field that a condition names is one of a bicycle's; what a table's own test asks. */
-export function isCondition(condition: string): boolean {
-  return condition.split(';').every((term) => /^\w+=[\w|-]+$/.test(term) && term.split('=')[0]! in bicycleKind.shape);
-}
+/** Whether a row of a table speaks of this bicycle. Example: `appliesTo(kind, 'gears=derailleur|hub;fork=suspension')`. */
+export const appliesTo = (kind: BicycleKind, condition: string | null): boolean => holds(condition, kind);

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import type * as z from 'zod/mini';
 import { runs } from '../../tests/runs';
@@ -15,7 +16,9 @@ import { identifyTables } from './identify/tables';
 import { practiceLevels } from './practice/levels';
 import { freshState, hiddenHub, scoreRound } from './practice/hub';
 import { normalCdf } from './numbers';
-import { readTable, TABLES } from '../../scripts/tables';
+import { rowsOf, tables } from '../../scripts/tables.mjs';
+import { isCondition } from './conditions';
+import { buildFacts, buildInput } from './rebuild/buildFacts';
 import { stripTrays } from './strip/trays';
 import { rebuildBolts } from './rebuild/bolts';
 import { stateOf } from './vocabulary/verdicts';
@@ -763,10 +766,31 @@ describe('the practice room', () => {
   });
 });
 
-test('every row of every table says where it comes from', () => {
-  for (const { csv } of TABLES)
-    for (const [n, { source }] of readTable({ csv, json: '' }).entries())
-      if (typeof source !== 'string' || source.trim().length < 4) throw new Error(`${csv}, line ${n + 2}: no source`);
+describe.each(tables())('$csv', (table) => {
+  test('is what the core reads, and every row says where it comes from', async () => {
+    const rows = await rowsOf(table);
+    expect(JSON.parse(readFileSync(table.json, 'utf8'))).toEqual(rows);
+    for (const [n, { source }] of rows.entries())
+      if (typeof source !== 'string' || source.trim().length < 4) throw new Error(`line ${n + 2}: no source`);
+  });
+});
+
+test('every condition of a table names what is known of a bicycle, or of how it is built', async () => {
+  const facts = {
+    applies: Object.keys(bicycleKind.shape),
+    when: Object.keys(buildFacts(buildInput.parse({}))),
+  };
+  let seen = 0;
+  for (const table of tables())
+    for (const row of await rowsOf(table))
+      for (const column of ['applies', 'when'] as const) {
+        const condition = row[column];
+        // The rungs of the ladder have a column of that name which is in words.
+        if (typeof condition !== 'string' || table.csv.endsWith('stuck_steps.csv')) continue;
+        seen++;
+        expect([table.csv, condition, isCondition(condition, facts[column])]).toEqual([table.csv, condition, true]);
+      }
+  expect(seen).toBeGreaterThan(150);
 });
 
 test('the normal distribution has the coefficients that it is credited with: Abramowitz and Stegun 26.2.17', () => {

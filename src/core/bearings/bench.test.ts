@@ -1,4 +1,5 @@
-import { bicycleKind, isCondition, type BicycleKind } from '../bicycle';
+import { bicycleKind, type BicycleKind } from '../bicycle';
+import { isCondition } from '../conditions';
 import { answer } from '../calculator';
 import { assemblyRows } from '../strip/data/templates';
 import { assemblyAt } from '../strip/assembly';
@@ -23,7 +24,7 @@ describe('the tables of bearings', () => {
     for (const id of has) expect(ids).toContain(id);
     for (const { assemblies, applies } of overhaulStepRows) {
       for (const id of assemblies) expect(has).toContain(id);
-      if (applies) expect(isCondition(applies)).toBe(true);
+      if (applies) expect(isCondition(applies, Object.keys(bicycleKind.shape))).toBe(true);
     }
   });
 

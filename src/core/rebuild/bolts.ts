@@ -1,39 +1,11 @@
 import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
-import { FASTENERS } from '../strip/data/threadHands';
-import { parseTable, shipped } from '../table';
-import planJson from './boltPlan.json';
-import { buildFacts, buildInput, holdsOf, type BuildFacts } from './buildFacts';
+import { holds } from '../conditions';
+import type { FASTENERS } from '../strip/data/threadHands';
+import { buildFacts, buildInput, type BuildFacts } from './buildFacts';
+import { boltPlan, type PlannedBolt } from './data/bolts';
+import { holdTests } from './data/holdTests';
 import { torqueTable, type TorqueRow } from './data/torque';
-import holdsJson from './holdTests.json';
-
-const when = z.record(z.string(), z.array(z.union([z.string(), z.boolean()])));
-const plannedBolt = z.strictObject({
-  id: z.string(),
-  label: z.string(),
-  place: z.string(),
-  /** Its row of the torque table: the first that speaks of this bicycle. */
-  rows: z
-    .array(
-      z.strictObject({
-        place: z.string(),
-        fastener: z.string(),
-        fastenerSize: z.nullable(z.string()),
-        when: z.optional(when),
-        wrench: z.optional(z.boolean()),
-      }),
-    )
-    .check(z.minLength(1)),
-  fastener: z.nullable(z.enum(FASTENERS)),
-  side: z.nullable(z.enum(['left', 'right'])),
-  /** Where a feel is not enough: clamped carbon, a steerer's clamp, a faceplate. */
-  wrench: z.boolean(),
-  when,
-});
-type PlannedBolt = z.output<typeof plannedBolt>;
-
-/** Which rows of the torque table a bicycle of each kind has, front to back. */
-export const boltPlan: PlannedBolt[] = parseTable(plannedBolt, planJson);
 
 const input = z.extend(buildInput, {
   sizes: z
@@ -70,7 +42,6 @@ export interface Bolt {
   confidence: 'high' | 'medium' | 'low';
 }
 
-const holds = shipped(z.record(z.string(), z.string()), holdsJson);
 const ANY_HOLD = 'Try to move it by hand, the way the ride will: it stays.';
 /** Places of braking and steering. */
 const SECOND = /^(stem|bars|headset|fork|brake-lever|brake|pads|disc)(\.|$)/;
@@ -87,7 +58,7 @@ const UNKNOWN_SIZE = 'The table has no figure for this size: take the one on the
 const DRIVE = ['freewheel', 'cassette-lockring', 'fixed-cog-lockring'];
 
 function boltOf(planned: PlannedBolt, facts: BuildFacts, build: z.output<typeof input>): Bolt {
-  const row = planned.rows.find((each) => holdsOf(each.when ?? {}, facts))!;
+  const row = planned.rows.find((each) => holds(each.when, facts))!;
   const family = familyOf(row);
   const usual = family.find(
     (line) => line.fastener === row.fastener && (row.fastenerSize === null || line.fastenerSize === row.fastenerSize),
@@ -118,7 +89,7 @@ function boltOf(planned: PlannedBolt, facts: BuildFacts, build: z.output<typeof 
     safetyCritical: figures.safetyCritical === 'yes',
     wrenchAsked: (row.wrench ?? planned.wrench) && figures.torqueMaxNm !== null,
     second: SECOND.test(planned.place),
-    holdTest: holds[planned.place] ?? ANY_HOLD,
+    holdTest: holdTests.get(planned.place) ?? ANY_HOLD,
     notes: unread
       ? 'Identify the thread before anyone heaves: some drive sides are left-handed'
       : figures.sequenceNotes,
@@ -140,7 +111,7 @@ function boltOf(planned: PlannedBolt, facts: BuildFacts, build: z.output<typeof 
 function run(build: z.output<typeof input>): { bolts: Bolt[] } {
   const facts = buildFacts(build);
   return {
-    bolts: boltPlan.filter((planned) => holdsOf(planned.when, facts)).map((planned) => boltOf(planned, facts, build)),
+    bolts: boltPlan.filter((planned) => holds(planned.when, facts)).map((planned) => boltOf(planned, facts, build)),
   };
 }
 

@@ -64,7 +64,3 @@ export function buildFacts(build: Build): BuildFacts {
     shifters: build.shifters ?? kind.shifters ?? (kind.bars === 'drop' ? 'integrated' : 'clamp'),
   };
 }
-
-/** Whether a row speaks of such a bicycle: every fact that it names has one of its values. */
-export const holdsOf = (when: Record<string, (string | boolean)[]>, facts: BuildFacts): boolean =>
-  Object.entries(when).every(([fact, values]) => (values as BuildFacts[string][]).includes(facts[fact] ?? null));

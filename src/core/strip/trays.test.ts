@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { answer } from '../calculator';
 import { ballMassG, ballsByWeight } from '../bearings/ballsByWeight';
 import { checkAlike } from '../bearings/counts';
-import { bicycleKind, isCondition, withConsequences, type BicycleKind } from '../bicycle';
+import { bicycleKind, withConsequences, type BicycleKind } from '../bicycle';
+import { isCondition } from '../conditions';
 import { places } from '../vocabulary/vocabulary';
 import { MATERIALS } from '../clean/ways';
 import { assembliesFor, assemblyAt, choicesFor } from './assembly';
@@ -35,7 +36,7 @@ describe('the tables of assemblies', () => {
     for (const { materials } of partKinds.values()) for (const each of materials) expect(MATERIALS).toContain(each);
     for (const row of assemblyRows) {
       for (const place of row.places) expect(known).toContain(place);
-      if (row.applies) expect(isCondition(row.applies)).toBe(true);
+      if (row.applies) expect(isCondition(row.applies, Object.keys(bicycleKind.shape))).toBe(true);
     }
     for (const step of stepRows) expect(assemblyRows.some((row) => row.id === step.assembly)).toBe(true);
   });

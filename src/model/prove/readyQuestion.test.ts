@@ -4,7 +4,7 @@ import { forbidden } from '../../../tests/lawOfRecord';
 import { runs } from '../../../tests/runs';
 import { asked, boltsOf, lawOf, wholeBicycle } from '../../../tests/wholeBicycle';
 import { checks } from '@/core/inspect/checks';
-import { proofs } from '@/core/prove/proofs';
+import { proofs } from '@/core/prove/data/proofs';
 import type { Ready } from '@/core/prove/ready';
 import type { ReadyAsked } from '@/core/prove/readyInput';
 import type { BicycleKind } from '@/core/bicycle';

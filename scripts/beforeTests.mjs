@@ -1,0 +1,3 @@
+import { makeTables } from './tables.mjs';
+
+export default makeTables;
