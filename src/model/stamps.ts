@@ -1,3 +1,5 @@
+import { isValid, parseISO } from 'date-fns';
+
 /**
  * Stamps: when something last changed, and by which change. They are compared as text, so all of them have one form: the
  * moment in UTC to the millisecond, a space, the change's id.
@@ -8,12 +10,9 @@ export const OURS = /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z [^\n]{1,90}$/;
 
 /** A moment as we write it, or null where a text is none. Example: `2026-11-25T11:00:00+01:00` → `2026-11-25T10:00:00.000Z`. */
 export function momentIn(text: string): string | null {
-  const [, day] = /^(\d{4}-\d\d-\d\d)T\d\d:\d\d/.exec(text) ?? [];
-  const ms = Date.parse(text);
-  // The thirtieth of February is read as the second of March: a day that the calendar lacks names no moment.
-  if (day === undefined || !Number.isFinite(ms)) return null;
-  if (new Date(`${day}T00:00:00Z`).toISOString().slice(0, 10) !== day) return null;
-  return new Date(ms).toISOString();
+  if (!/^\d{4}-\d\d-\d\dT\d\d:\d\d/.test(text)) return null;
+  const at = parseISO(text);
+  return isValid(at) ? at.toISOString() : null;
 }
 
 /** The stamp of a change. Example: `stampOf('2026-11-25T10:00:00Z', 'c1')` → `2026-11-25T10:00:00.000Z c1`. */

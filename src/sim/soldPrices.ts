@@ -1,3 +1,4 @@
+import { daysBefore } from '@/core/days';
 import type { BicycleKind } from '@/core/bicycle';
 
 /** A made-up sale, as a feed of sold prices would tell it. */
@@ -17,7 +18,6 @@ const WORDS: Record<BicycleKind['frame'], string[]> = {
   'full-suspension': ['Trail bike'],
 };
 const COLOURS = ['blue', 'red', 'grey', 'green', 'black', 'cream'];
-const DAY_MS = 86_400_000;
 
 /** What bicycles of a sort fetch in the middle, in minor units: frame, gears and brakes move it. */
 function middlePrice(kind: BicycleKind): number {
@@ -60,7 +60,7 @@ export function soldPrices(kind: BicycleKind, today: string): FeedSale[] {
       id: `feed-${key.replaceAll(' ', '-')}-${i}`,
       label: `${words[Math.floor(roll('word') * words.length)]}, ${COLOURS[Math.floor(roll('colour') * COLOURS.length)]}`,
       price: Math.round((middle * share) / 500) * 500,
-      soldOn: new Date(Date.parse(today) - Math.floor(roll('day') * 540) * DAY_MS).toISOString().slice(0, 10),
+      soldOn: daysBefore(today, Math.floor(roll('day') * 540)),
     };
   });
 }

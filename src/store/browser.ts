@@ -3,6 +3,7 @@ import { createJournal, type JournalStorage } from './journal';
 import { SCHEMA_VERSION } from '@/model/version';
 import { browserChannel, browserLocks } from './browserTabs';
 import { createWorkshop, type Workshop } from './workshop';
+import { nowIso } from './now';
 
 const CHOICE = 'ergasto:workshop';
 const NAMED = 'ergasto=';
@@ -79,7 +80,7 @@ export function openWorkshop(name: WorkshopName): Workshop {
       const { askRecords } = await import('./recordsClient');
       await askRecords((api) => api.keepBefore(name, at));
     },
-    now: () => new Date().toISOString(),
+    now: () => nowIso(),
     newId,
   });
 }

@@ -1,3 +1,4 @@
+import { lightFormat, parseISO } from 'date-fns';
 import { roundTo } from '@/core/numbers';
 import { currencyOfUnit, type WorkingRow } from '@/core/verdict';
 
@@ -51,17 +52,11 @@ export function workingValue(row: WorkingRow): string {
 
 /** Time of day. Example: "21:40". */
 export function clockTime(at: Date): string {
-  return at.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+  return lightFormat(at, 'HH:mm');
 }
 
 /** A date as it stands on a sheet. Example: "25 November 2026". */
 export function dayOf(iso: string): string {
-  const bareDay = iso.length === 10;
-  return new Date(iso).toLocaleDateString('en-GB', {
-    day: 'numeric',
-    month: 'long',
-    year: 'numeric',
-    // A day without a time belongs to no zone: read as one, it would be the day before in the west.
-    ...(bareDay ? { timeZone: 'UTC' } : {}),
-  });
+  // A day without a time belongs to no zone, and is read as one of the wall's.
+  return parseISO(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
 }

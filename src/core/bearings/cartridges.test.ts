@@ -3,7 +3,8 @@ import { answer } from '../calculator';
 import { uniformStream } from '../money/streams';
 import { cartridges } from './data/cartridges';
 import { bearingsIdentifyCartridge, type IdentifyCartridgeInput } from './identifyCartridge';
-import { bearingsServiceDue, monthsLater, type ServiceDueInput } from './serviceDue';
+import { monthsLater } from '../days';
+import { bearingsServiceDue, type ServiceDueInput } from './serviceDue';
 
 function identify(input: IdentifyCartridgeInput) {
   const result = answer(bearingsIdentifyCartridge, input);

@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { monthsLater } from '../days';
 import { defineCalculator } from '../calculator';
 import { floorForgiving, roundTo } from '../numbers';
 import { row, type WorkingRow } from '../verdict';
@@ -34,16 +35,6 @@ export interface ServiceDue {
 
 /** Hubs by their place on the bicycle and by their place in a sentence: `hub.rear`, `rear-hub`. */
 const isHub = (place: string) => place.startsWith('hub') || place.endsWith('-hub');
-
-/** A day so many months later; where that month is shorter, its last day. Example: 31 January and one month is 28 February. */
-export function monthsLater(day: string, months: number): string {
-  const [year, month, date] = day.split('-').map(Number) as [number, number, number];
-  const ahead = month - 1 + months;
-  const inYear = year + Math.floor(ahead / 12);
-  const inMonth = ahead % 12;
-  const last = new Date(Date.UTC(inYear, inMonth + 1, 0)).getUTCDate();
-  return `${String(inYear).padStart(4, '0')}-${String(inMonth + 1).padStart(2, '0')}-${String(Math.min(date, last)).padStart(2, '0')}`;
-}
 
 /**
  * When a bearing is due again: months = base · use · clamp(√(5/hours), 0.5, 1.5) · grease · seal · jet · run-on, rounded

@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { daysBetween } from '../days';
 import { defineCalculator, rowRule } from '../calculator';
 import { minorUnits } from '../fields';
 import { quantileSorted, roundHalfUp, roundTo } from '../numbers';
@@ -34,7 +35,6 @@ export interface Comparables {
 const HALF_LIFE_DAYS = 365;
 /** A sale without a day is taken as one of a year ago. */
 const UNDATED_HALVINGS = 1;
-const DAY_MS = 86_400_000;
 /** Sales further from the median than this many scaled absolute deviations are left out. */
 const MOST_DEVIATIONS = 3.5;
 const MAD_TO_SIGMA = 1.4826;
@@ -103,7 +103,7 @@ function run({ sales, today }: z.output<typeof input>): Comparables {
   const isOut = (price: number) =>
     sales.length >= 4 && deviation > 0 && Math.abs(price - median) > MOST_DEVIATIONS * deviation;
   const halvings = (soldOn: string | null) =>
-    soldOn === null ? UNDATED_HALVINGS : (Date.parse(today) - Date.parse(soldOn)) / DAY_MS / HALF_LIFE_DAYS;
+    soldOn === null ? UNDATED_HALVINGS : daysBetween(soldOn, today) / HALF_LIFE_DAYS;
   const alike = sales.filter((each) => !isOut(each.price));
   // Against the newest of them: sales of long ago weigh little against today's, and all the more against one another.
   const fewest = Math.min(...alike.map(({ soldOn }) => halvings(soldOn)));

@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
+import { daysBetween, mondayOf } from '../days';
 import { atLeast, roundTo } from '../numbers';
 import { row, type Judged } from '../verdict';
 import { wearLimits } from './data/wearLimits';
@@ -13,14 +14,7 @@ const shape = z.strictObject({
   today: z.iso.date(),
 });
 
-const WEEK_MS = 7 * 86_400_000;
-
-/** The Monday of an ISO week, at midnight UTC. */
-function mondayOf(week: number, year: number): number {
-  const fourth = Date.UTC(year, 0, 4);
-  const weekday = (new Date(fourth).getUTCDay() + 6) % 7;
-  return fourth - weekday * 86_400_000 + (week - 1) * WEEK_MS;
-}
+const DAYS_A_YEAR = 365.25;
 
 /** The year that two figures stand for: never in the future by more than a year. */
 function yearOf(code: string, today: string): number {
@@ -33,7 +27,7 @@ function yearOf(code: string, today: string): number {
 const input = rule(
   shape,
   ['code'],
-  ({ code, today }) => mondayOf(Number(code.slice(0, 2)), yearOf(code, today)) <= Date.parse(today),
+  ({ code, today }) => mondayOf(Number(code.slice(0, 2)), yearOf(code, today)) <= today,
   'that week has not come yet: read the four figures again',
 );
 
@@ -49,15 +43,14 @@ export interface TyreAge extends Judged<'sound' | 'near' | 'renew'> {
  * Example: 2318 seen in November 2026 → 8.5 years, near.
  */
 function run({ code, today }: z.output<typeof shape>): TyreAge {
-  const made = mondayOf(Number(code.slice(0, 2)), yearOf(code, today));
-  const years = (Date.parse(today) - made) / (365.25 * 86_400_000);
+  const madeOn = mondayOf(Number(code.slice(0, 2)), yearOf(code, today));
+  const years = daysBetween(madeOn, today) / DAYS_A_YEAR;
   const limits = wearLimits.find((line) => line.part === 'tyre' && line.check === 'age since made')!;
   const verdict = atLeast(years, limits.thresholdRenew!)
     ? 'renew'
     : atLeast(years, limits.thresholdWarn!)
       ? 'near'
       : 'sound';
-  const madeOn = new Date(made).toISOString().slice(0, 10);
   return {
     years: roundTo(years, 2),
     madeOn,

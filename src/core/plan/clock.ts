@@ -1,3 +1,5 @@
+import { differenceInMinutes, parseISO } from 'date-fns';
+
 /** After this long without a touch the bench asks once. */
 export const IDLE_MINUTES = 10;
 
@@ -25,5 +27,5 @@ export function clockMinutes({ startedAtMs, activeAtMs }: RunningClock, nowMs: n
 
 /** Whole minutes from one moment to a later one; never negative. Example: 19:00 to 19:25:40 is 25. */
 export function minutesBetween(from: string, to: string): number {
-  return Math.max(0, Math.floor((Date.parse(to) - Date.parse(from)) / 60_000));
+  return Math.max(0, differenceInMinutes(parseISO(to), parseISO(from)));
 }

@@ -1,3 +1,4 @@
+import { daysBetween } from '../days';
 import { defineCalculator } from '../calculator';
 import { row, type Judged } from '../verdict';
 import { boltTroubles, lastChanges, wantsSecondEyes, type ChangeKind, type LastChanges } from './boltTroubles';
@@ -52,7 +53,6 @@ export interface Ready extends Judged<'ready' | 'not-ready'> {
 
 /** A proof holds for four weeks, then a two-minute list is gone through again. */
 const HOLDS_DAYS = 28;
-const DAY_MS = 86_400_000;
 
 type Tell = (kind: MissingKind, id: string, words: string, blocks: boolean, stage: ReadyStage) => void;
 
@@ -147,7 +147,7 @@ function tellProof(
     tell('second-eyes', id, `${label}: signed by whoever did it; another person signs it too`, true, 'prove');
 }
 
-/** The oldest passed proof of safety, and the day since which it, or the two-minute list after it, holds. */
+/** The oldest passed proof of safety, and the day since which it, or the two-minute list after it, holds: the day on the wall where it was signed. */
 function oldestProof({ proofs, recheck }: ReadyQuestion): { id: string; since: string } | null {
   const passed = proofs.flatMap(({ id, safety, result, at }) =>
     safety && result === 'passed' && at ? [{ id, at }] : [],
@@ -155,7 +155,7 @@ function oldestProof({ proofs, recheck }: ReadyQuestion): { id: string; since: s
   const [oldest] = passed.sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
   if (!oldest) return null;
   const last = recheck && Date.parse(recheck.at) > Date.parse(oldest.at) ? recheck.at : oldest.at;
-  return { id: oldest.id, since: new Date(Date.parse(last)).toISOString().slice(0, 10) };
+  return { id: oldest.id, since: last.slice(0, 10) };
 }
 
 /**
@@ -164,7 +164,7 @@ function oldestProof({ proofs, recheck }: ReadyQuestion): { id: string; since: s
  * bearing left open, nothing that stops, steers or carries left unlooked, unaccepted, unsigned or unproved, and no proof
  * older than what it leans on, or than four weeks.
  *
- * Units: N·m; moments UTC, days as dates. At a limit counts as inside. Errors: what the schema refuses.
+ * Units: N·m; moments with their zone, days as dates. At a limit counts as inside. Errors: what the schema refuses.
  * Source: workshop consensus. It certifies nothing: it counts what people have and have not signed.
  * Example: `{ today: '2026-11-27', bolts: [{ id: 'stem', label: 'Stem', place: 'stem', safety: true }] }` is not ready:
  * the stem is not signed.
@@ -185,7 +185,7 @@ function run(question: ReadyQuestion): Ready {
       tell(kind, bolt.id, words, bolt.safety, 'rebuild');
   for (const proof of question.proofs) tellProof(proof, question.rules, last, tell);
   const proved = oldestProof(question);
-  if (proved && (Date.parse(question.today) - Date.parse(proved.since)) / DAY_MS > HOLDS_DAYS)
+  if (proved && daysBetween(proved.since, question.today) > HOLDS_DAYS)
     tell(
       'aged',
       proved.id,

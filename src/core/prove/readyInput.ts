@@ -8,7 +8,11 @@ const label = z.string().check(z.minLength(1), z.maxLength(300));
 const place = z.string().check(z.minLength(1), z.maxLength(64));
 const person = z.string().check(z.maxLength(120));
 const day = z.iso.date();
-const moment = z.iso.datetime().check(z.describe('UTC, such as 2026-11-27T14:05:00Z'));
+const moment = z.iso
+  .datetime({ offset: true })
+  .check(
+    z.describe('with its zone: 2026-11-27T14:05:00Z, or 2026-11-27T15:05:00+01:00 where days are counted on the wall'),
+  );
 const flag = z._default(z.boolean(), false);
 /** Longer than any bicycle has of anything. */
 const MOST = 1000;

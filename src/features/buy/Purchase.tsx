@@ -2,6 +2,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Purpose } from '@/model/purposes';
+import { nowIso } from '@/store/now';
 import { Choices } from '@/ui/Choices';
 import { KeptText } from '@/ui/KeptText';
 import { ReadingField } from '@/ui/ReadingField';
@@ -67,8 +68,8 @@ export function Purchase({ bicycle, send }: StageProps) {
             kind="money"
             unit={currency}
             value={bicycle.purchase?.paid ?? null}
-            onCommit={(paid) => send({ type: 'recordPurchase', paid, at: new Date().toISOString() })}
-            onClear={() => send({ type: 'recordPurchase', paid: null, at: new Date().toISOString() })}
+            onCommit={(paid) => send({ type: 'recordPurchase', paid, at: nowIso() })}
+            onClear={() => send({ type: 'recordPurchase', paid: null, at: nowIso() })}
           />
         )}
         <KeptText

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { runningTimers } from '@/model/clean/timers';
 import { keyParts } from '@/model/clean/wash';
+import { nowIso } from '@/store/now';
 import { clockTime, hours } from '@/ui/format';
 import { stateColour } from '@/ui/StateMark';
 import { saveAlarm } from './alarm';
@@ -89,7 +90,7 @@ export function TimerList({ bicycle, send }: StageProps) {
               <Button
                 variant={up ? 'contained' : 'outlined'}
                 onClick={() => {
-                  send({ type: 'endTimer', timer: timer.id, at: new Date().toISOString() });
+                  send({ type: 'endTimer', timer: timer.id, at: nowIso() });
                   if (timer.parts.length) send({ type: 'cleanParts', parts: timer.parts.map(keyParts), clean: true });
                 }}
               >

@@ -10,6 +10,7 @@ import type { Load } from '@/core/clean/plan';
 import type { Timer } from '@/model/clean/part';
 import { dirtyParts, keyParts, washInput, type Dirty } from '@/model/clean/wash';
 import { newId } from '@/store/browser';
+import { nowIso } from '@/store/now';
 import { Disclosure } from '@/ui/Disclosure';
 import { hours } from '@/ui/format';
 import { RuledList } from '@/ui/RuledList';
@@ -50,7 +51,7 @@ function LoadRow({
       id: newId(),
       label: `${bath}: ${parts.map((part) => part.words).join(', ')}`.slice(0, 120),
       place: parts[0]!.place,
-      startedAt: new Date().toISOString(),
+      startedAt: nowIso(),
       minutes: load.minutes,
       maxMinutes: load.maxMinutes,
       next: `${load.after.join('. ')}.`.slice(0, 2000),

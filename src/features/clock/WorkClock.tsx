@@ -1,11 +1,13 @@
 'use client';
 import AccessTime from '@mui/icons-material/AccessTime';
 import Button from '@mui/material/Button';
+import { differenceInSeconds, parseISO } from 'date-fns';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { Stage } from '@/model/stages';
 import { workedMinutes } from '@/model/work/hours';
 import { newId } from '@/store/browser';
+import { nowIso } from '@/store/now';
 import { hours } from '@/ui/format';
 import { useNow } from '../workshop/useNow';
 import type { StageProps } from '../workshop/WorkshopProvider';
@@ -23,14 +25,14 @@ export function WorkClock({ bicycle, send, stage, clock }: StageProps & { stage:
   const now = useNow(10_000);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const { clock: running } = bicycle;
-  const extra = running ? Math.max(0, (now.getTime() - Date.parse(running.startedAt)) / 60_000) : 0;
+  const extra = running ? Math.max(0, differenceInSeconds(now, parseISO(running.startedAt)) / 60) : 0;
   const whole = workedMinutes(bicycle) + extra;
   const here = bicycle.minutes.filter((entry) => entry.stage === stage).reduce((sum, entry) => sum + entry.minutes, 0);
   function correct(by: number): void {
     if (by > 0) {
       send({
         type: 'putMinutes',
-        entry: { id: newId(), stage, minutes: by, at: new Date().toISOString(), place: null },
+        entry: { id: newId(), stage, minutes: by, at: nowIso(), place: null },
       });
       return;
     }

@@ -1,10 +1,12 @@
 'use client';
+import { parseISO } from 'date-fns';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { clockMinutes, isIdle } from '@/core/plan/clock';
 import type { Command } from '@/model/commands';
 import type { Bicycle } from '@/model/record';
 import type { Stage } from '@/model/stages';
 import { newId } from '@/store/browser';
+import { nowIso } from '@/store/now';
 import { useStages } from '../workshop/declared';
 
 const TOUCH_EVERY_MS = 30_000;
@@ -13,8 +15,8 @@ const LOOK_EVERY_MS = 10_000;
 type Clock = NonNullable<Bicycle['clock']>;
 
 const running = (clock: Clock) => ({
-  startedAtMs: Date.parse(clock.startedAt),
-  activeAtMs: Date.parse(clock.activeAt),
+  startedAtMs: parseISO(clock.startedAt).getTime(),
+  activeAtMs: parseISO(clock.activeAt).getTime(),
 });
 
 /** What stops a clock: its minutes fall on the stage and place that it ran for. The same clock gives the same row. */
@@ -63,7 +65,7 @@ export function useBenchClock(
   });
 
   const start = useCallback(() => {
-    state.current.send({ type: 'startClock', clock: newId(), at: new Date().toISOString(), stage, place });
+    state.current.send({ type: 'startClock', clock: newId(), at: nowIso(), stage, place });
   }, [stage, place]);
   const stop = useCallback((until: 'now' | 'seen' = 'now') => {
     const { clock } = state.current;
@@ -71,7 +73,7 @@ export function useBenchClock(
   }, []);
   const ask = useCallback((clock: Clock) => {
     state.current.asking = true;
-    setIdleSince(new Date(clock.activeAt));
+    setIdleSince(parseISO(clock.activeAt));
   }, []);
 
   // A stage or a place of its own is a stretch of its own: the minutes fall on what was at hand.
@@ -90,7 +92,7 @@ export function useBenchClock(
       if (!clock || asking || Date.now() - touched < TOUCH_EVERY_MS) return;
       if (isIdle(running(clock), Date.now())) return ask(clock);
       state.current.touched = Date.now();
-      state.current.send({ type: 'touchClock', at: new Date().toISOString() });
+      state.current.send({ type: 'touchClock', at: nowIso() });
     }
     function onLook(): void {
       const { clock, asking } = state.current;

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { newId } from '@/store/browser';
+import { nowIso } from '@/store/now';
 import { dayOf } from '@/ui/format';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
@@ -40,7 +41,7 @@ export function Deliveries({ bicycle, send }: StageProps) {
               size="small"
               variant="outlined"
               aria-label={`It has arrived: ${row.label}`}
-              onClick={() => send({ type: 'putDelivery', delivery: { ...row, arrivedAt: new Date().toISOString() } })}
+              onClick={() => send({ type: 'putDelivery', delivery: { ...row, arrivedAt: nowIso() } })}
             >
               It has arrived
             </Button>

@@ -16,6 +16,7 @@ import {
   type EstimateLine,
   type LookedAt,
 } from '@/model/decide/estimate';
+import { nowIso } from '@/store/now';
 import { dayOf, money } from '@/ui/format';
 import { saveFile } from '@/ui/saveFile';
 import { Section } from '@/ui/Section';
@@ -104,7 +105,7 @@ export function Estimate({
   const answer = (line: EstimateLine, said: 'yes' | 'no' | null, words: string) => {
     const known = bicycle.jobs.find((job) => job.id === line.id);
     const source = proposed.find((job) => job.rule === line.id);
-    const approval = said === null ? null : { answer: said, words, at: new Date().toISOString() };
+    const approval = said === null ? null : { answer: said, words, at: nowIso() };
     const job: Job | null = known ?? (source ? asJob(source) : null);
     if (!job) return;
     // The owner's no takes the job off the list with its reason; a yes puts it on.

@@ -10,6 +10,7 @@ import { useState } from 'react';
 import type { BicycleKind } from '@/core/bicycle';
 import { newBicycle } from '@/model/fresh';
 import { newId } from '@/store/browser';
+import { nowIso } from '@/store/now';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
 import { TextInput } from '@/ui/TextInput';
 import { KindFields } from '../kind/KindFields';
@@ -31,7 +32,7 @@ export function AddBicycleDialog({ onClose }: { onClose(): void }) {
     }
     const id = newId();
     try {
-      await workshop.addBicycle(newBicycle(id, new Date().toISOString(), name.trim(), kind));
+      await workshop.addBicycle(newBicycle(id, nowIso(), name.trim(), kind));
     } catch {
       // What went wrong stands at the top of the page; what was typed stays here.
       return;

@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { floorRows, type FloorOrder, type Summary } from '@/model/summary';
+import { nowIso } from '@/store/now';
 import { clockTime, hours } from '@/ui/format';
 import { useKeys } from '@/ui/keys/useKeys';
 import { TopBar } from '../top-bar/TopBar';
@@ -81,7 +82,7 @@ export function Floor() {
     (id: string, put: boolean) => {
       void workshop.open(id).then((bicycle) => {
         if (!bicycle) return;
-        workshop.send(id, { type: 'archive', at: put ? new Date().toISOString() : null });
+        workshop.send(id, { type: 'archive', at: put ? nowIso() : null });
         workshop.say(put ? `${bicycle.name} is put away.` : `${bicycle.name} is back on the floor.`);
       });
     },

@@ -15,6 +15,7 @@ import { READINGS, type IdentifyKind, type ReadingField as FieldOf } from '@/cor
 import { stateOf } from '@/core/vocabulary/verdicts';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { newId } from '@/store/browser';
+import { nowIso } from '@/store/now';
 import { Choices } from '@/ui/Choices';
 import { percent } from '@/ui/format';
 import { ReadingField } from '@/ui/ReadingField';
@@ -133,7 +134,7 @@ function OntoRecord({ kind, readings, found }: { kind: IdentifyKind; readings: R
         standard: best!.id,
         name: best!.name,
         readings: Object.fromEntries(Object.entries(readings).filter((each) => each[1] !== undefined)),
-        at: new Date().toISOString(),
+        at: nowIso(),
       },
     });
     const changes = kindFrom(kind, best!.id);

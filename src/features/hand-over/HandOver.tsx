@@ -6,6 +6,7 @@ import { resultInput } from '@/model/money/questions';
 import { boltsInput } from '@/model/rebuild/questions';
 import { workedMinutes } from '@/model/work/hours';
 import { newId } from '@/store/browser';
+import { nowIso } from '@/store/now';
 import { dayOf, hours, money, percent } from '@/ui/format';
 import { ReadingField } from '@/ui/ReadingField';
 import { BigNumber, Section } from '@/ui/Section';
@@ -91,7 +92,7 @@ export function HandOver({ bicycle, send }: StageProps) {
               kind="money"
               unit={currency}
               value={bicycle.purchase?.paid ?? null}
-              onCommit={(paid) => send({ type: 'recordPurchase', paid, at: new Date().toISOString() })}
+              onCommit={(paid) => send({ type: 'recordPurchase', paid, at: nowIso() })}
             />
             <ReadingField
               label="Sold for"
@@ -131,7 +132,7 @@ export function HandOver({ bicycle, send }: StageProps) {
               onCommit={(minutes) =>
                 send({
                   type: 'putMinutes',
-                  entry: { id: newId(), stage: 'hand-over', place: null, minutes, at: new Date().toISOString() },
+                  entry: { id: newId(), stage: 'hand-over', place: null, minutes, at: nowIso() },
                 })
               }
               refuse={(m) => (m <= 0 || m > 10_080 ? 'more than nothing, a week at most' : null)}

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { chargedShare } from '@/core/money/share';
 import type { MoneyLine } from '@/model/money/part';
 import { newId } from '@/store/browser';
+import { nowIso } from '@/store/now';
 import { Choices } from '@/ui/Choices';
 import { money } from '@/ui/format';
 import { ReadingField } from '@/ui/ReadingField';
@@ -75,7 +76,7 @@ function LineRow({ send, line }: Pick<StageProps, 'send'> & { line: MoneyLine })
                     quantity: rest,
                     worth: left,
                     cost: left,
-                    at: new Date().toISOString(),
+                    at: nowIso(),
                     goneAt: null,
                   },
                 ])

@@ -10,6 +10,7 @@ import type { Ready } from '@/core/prove/ready';
 import { condemned, lastWayOut, outWords } from '@/model/prove/proving';
 import type { WayOut } from '@/model/prove/part';
 import { newId } from '@/store/browser';
+import { nowIso } from '@/store/now';
 import { Choices } from '@/ui/Choices';
 import { dayOf } from '@/ui/format';
 import { Section } from '@/ui/Section';
@@ -96,7 +97,7 @@ export function WaysOut({
       wayOut: {
         id: newId(),
         way,
-        at: new Date().toISOString(),
+        at: nowIso(),
         by: name,
         to: to.trim(),
         toldOn: way === 'as-it-is' ? today : null,

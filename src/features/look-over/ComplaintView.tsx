@@ -8,6 +8,7 @@ import type { Knowledge, KnownTest } from '@/core/inspect/knowledge';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Complaint } from '@/model/inspect/part';
 import { newId } from '@/store/browser';
+import { nowIso } from '@/store/now';
 import { Disclosure } from '@/ui/Disclosure';
 import { hours, money } from '@/ui/format';
 import { RuledList } from '@/ui/RuledList';
@@ -182,7 +183,7 @@ function OpenComplaint({ bicycle, send, row, known }: StageProps & { row: Compla
         <Typography sx={{ fontSize: '1.25rem', fontWeight: 640, flex: 1, minWidth: 220 }}>
           “{row.complaints.map(labelOf).join('; ')}”
         </Typography>
-        <Button color="inherit" size="small" onClick={() => put({ closedAt: new Date().toISOString() })}>
+        <Button color="inherit" size="small" onClick={() => put({ closedAt: nowIso() })}>
           Close it
         </Button>
       </Box>
@@ -214,7 +215,7 @@ function OpenComplaint({ bicycle, send, row, known }: StageProps & { row: Compla
                   why={test.id === advised ? found.why : null}
                   onOutcome={(outcome) => {
                     setPicked(null);
-                    put({ results: [...row.results, { test: test.id, outcome, at: new Date().toISOString() }] });
+                    put({ results: [...row.results, { test: test.id, outcome, at: nowIso() }] });
                   }}
                   onCannot={() => {
                     setPicked(null);

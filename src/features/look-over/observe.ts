@@ -4,6 +4,7 @@ import type { Command } from '@/model/commands';
 import type { Bicycle } from '@/model/record';
 import { latestObservations } from '@/model/inspect/latest';
 import { newId } from '@/store/browser';
+import { nowIso } from '@/store/now';
 
 /**
  * The command that puts evidence down for a check. While the bicycle is as far as when it was last seen, changes are laid
@@ -17,7 +18,7 @@ export function observe(bicycle: Bicycle, check: Check, changes: Evidence, by: s
     observation: {
       id: newId(),
       check: check.id,
-      at: new Date().toISOString(),
+      at: nowIso(),
       evidence: goesOn ? mergedEvidence(latest.evidence, changes) : mergedEvidence({}, changes),
       note: goesOn ? latest.note : '',
       seenAs: bicycle.seenAs,

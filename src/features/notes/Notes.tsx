@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState } from 'react';
 import type { Note } from '@/model/work/part';
 import { newId } from '@/store/browser';
+import { nowIso } from '@/store/now';
 import { dayOf } from '@/ui/format';
 import { TextInput } from '@/ui/TextInput';
 import { useBlob } from '../photos/useBlob';
@@ -48,7 +49,7 @@ export function Notes({ bicycle, send, place, open }: StageProps & { place: stri
   const add = (words: string, sound: string | null) =>
     send({
       type: 'addNote',
-      note: { id: newId(), place, text: words.slice(0, 2000), sound, at: new Date().toISOString(), withdrawn: false },
+      note: { id: newId(), place, text: words.slice(0, 2000), sound, at: nowIso(), withdrawn: false },
     });
   const recorder = useRecorder(async (blob) => {
     const id = `sound-${newId()}`;

@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { newId } from '@/store/browser';
+import { nowIso } from '@/store/now';
 import { FileButton } from '@/ui/FileButton';
 import { dayOf } from '@/ui/format';
 import { useWorkshop, type StageProps } from '../workshop/WorkshopProvider';
@@ -69,7 +70,7 @@ export function StepPhotos({
       const { photo, small } = await shrinkPhoto(file);
       await database.writePhoto(id, photo);
       await database.writePhoto(smallId(id), small);
-      send({ type: 'addPhoto', photo: { id, step, place, at: new Date().toISOString() } });
+      send({ type: 'addPhoto', photo: { id, step, place, at: nowIso() } });
       setProblem(null);
     } catch {
       setProblem('That picture could not be kept: it is no photograph the browser can read, or the browser is full.');

@@ -6,6 +6,7 @@ import dynamic from 'next/dynamic';
 import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
 import { hiddenHub, scoreRound, toldInWords, type PracticeLevel } from '@/core/practice/hub';
 import { practised } from '@/model/settings/practice';
+import { nowIso } from '@/store/now';
 import { useKeys } from '@/ui/keys/useKeys';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
 import { Adviser } from './Adviser';
@@ -57,7 +58,7 @@ export function Round({
   const finish = useCallback(() => {
     const { total } = scoreRound(room.hub, room.view().state);
     setDone(true);
-    const at = new Date().toISOString();
+    const at = nowIso();
     void workshop.changeSettings((kept) => practised(kept, level.id, total, at));
   }, [room, level.id, workshop]);
   const hands = done || playing;

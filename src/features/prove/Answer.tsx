@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { Missing } from '@/core/prove/ready';
 import { newId } from '@/store/browser';
+import { nowIso } from '@/store/now';
 import { TextInput } from '@/ui/TextInput';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { useHand } from '../workshop/useHand';
@@ -25,7 +26,7 @@ function Accept({ item, send, onDone }: { item: Missing; onDone(): void } & Pick
   const [words, setWords] = useState('');
   const accept = (reason: string) => {
     const said = { by: name, on: today, words: reason.slice(0, 2000) };
-    send({ type: 'acceptFinding', acceptance: { id: newId(), check: item.id, ...said, at: new Date().toISOString() } });
+    send({ type: 'acceptFinding', acceptance: { id: newId(), check: item.id, ...said, at: nowIso() } });
     onDone();
   };
   return (
@@ -54,7 +55,7 @@ function End({ item, send, onDone }: { item: Missing; onDone(): void } & Pick<St
   const end = (how: 'removed' | 'cleared', who: string, what: string) => {
     send({
       type: 'endFinding',
-      ending: { id: newId(), check: item.id, how, by: who, on: today, paper: what, at: new Date().toISOString() },
+      ending: { id: newId(), check: item.id, how, by: who, on: today, paper: what, at: nowIso() },
     });
     onDone();
   };

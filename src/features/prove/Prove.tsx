@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Proof } from '@/core/prove/proofs';
 import { newId } from '@/store/browser';
+import { nowIso } from '@/store/now';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { useHand } from '../workshop/useHand';
@@ -43,7 +44,7 @@ function TwoMinutes({ send }: Pick<StageProps, 'send'>) {
       </Typography>
       <Button
         variant="contained"
-        onClick={() => send({ type: 'recheck', recheck: { id: newId(), at: new Date().toISOString(), by: name } })}
+        onClick={() => send({ type: 'recheck', recheck: { id: newId(), at: nowIso(), by: name } })}
       >
         All of it holds
       </Button>

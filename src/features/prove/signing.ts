@@ -1,9 +1,10 @@
 import type { Command } from '@/model/commands';
 import { newId } from '@/store/browser';
+import { nowIso } from '@/store/now';
 
 /** The command that signs a proof, now and by whoever is at the bench. */
 export function markProof(proof: string, passed: boolean, by: string): Command {
-  const at = new Date().toISOString();
+  const at = nowIso();
   return { type: 'markProof', mark: { id: newId(), proof, passed, how: 'by hand', at, by, accepted: null } };
 }
 
@@ -12,6 +13,6 @@ export function signBolt(bolt: string, valueNm: number | null, by: string, holdT
   const how = valueNm === null ? 'feel' : 'wrench';
   return {
     type: 'signBolt',
-    signature: { id: newId(), bolt, how, valueNm, at: new Date().toISOString(), by, holdTest },
+    signature: { id: newId(), bolt, how, valueNm, at: nowIso(), by, holdTest },
   };
 }

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { newId } from '@/store/browser';
+import { nowIso } from '@/store/now';
 import { dayOf } from '@/ui/format';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
@@ -15,7 +16,7 @@ export function LooseButton({ bicycle, send, place }: StageProps & { place: stri
     return (
       <Button
         variant="contained"
-        onClick={() => send({ type: 'putLooseEnd', looseEnd: { ...open, closedAt: new Date().toISOString() } })}
+        onClick={() => send({ type: 'putLooseEnd', looseEnd: { ...open, closedAt: nowIso() } })}
       >
         Tightened now
       </Button>
@@ -27,7 +28,7 @@ export function LooseButton({ bicycle, send, place }: StageProps & { place: stri
       onClick={() =>
         send({
           type: 'putLooseEnd',
-          looseEnd: { id: newId(), place, label: placeLabel(place), at: new Date().toISOString(), closedAt: null },
+          looseEnd: { id: newId(), place, label: placeLabel(place), at: nowIso(), closedAt: null },
         })
       }
     >

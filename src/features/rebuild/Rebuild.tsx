@@ -10,6 +10,7 @@ import type { TorqueJudgement } from '@/core/rebuild/judgeTorque';
 import type { Signature } from '@/model/rebuild/part';
 import { openBolts } from '@/model/prove/readyQuestion';
 import { boltsInput, signedBolts } from '@/model/rebuild/questions';
+import { nowIso } from '@/store/now';
 import { ReadingField } from '@/ui/ReadingField';
 import { Section } from '@/ui/Section';
 import { stateColour, StateMark } from '@/ui/StateMark';
@@ -163,7 +164,7 @@ function BoltRow({
               onClick={() =>
                 send({
                   type: 'signBolt',
-                  signature: { ...signed.row, holdTest: true, by: name, at: new Date().toISOString() },
+                  signature: { ...signed.row, holdTest: true, by: name, at: nowIso() },
                 })
               }
             >

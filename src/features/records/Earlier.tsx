@@ -1,4 +1,5 @@
 'use client';
+import { parseISO } from 'date-fns';
 import { localDay } from '@/model/localDay';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -33,7 +34,7 @@ export function Earlier() {
       </Typography>
       <Button
         variant="outlined"
-        onClick={() => saveFile(kept.zip, `records-before-${localDay(new Date(kept.at))}.zip`)}
+        onClick={() => saveFile(kept.zip, `records-before-${localDay(parseISO(kept.at))}.zip`)}
       >
         Save them
       </Button>

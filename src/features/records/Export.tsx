@@ -1,9 +1,11 @@
 'use client';
+import { parseISO } from 'date-fns';
 import { localDay } from '@/model/localDay';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { fileName } from '@/core/fileName';
+import { nowIso } from '@/store/now';
 import { saveFile } from '@/ui/saveFile';
 import { BigNumber, Section } from '@/ui/Section';
 import { useSettings, useWorkshop, useWorkshopName, useWorkshopState } from '../workshop/WorkshopProvider';
@@ -37,7 +39,7 @@ export function Export() {
   const { doing, setDoing, run, stop } = useRecordsJob();
   async function pack() {
     await workshop.settled();
-    const at = new Date().toISOString();
+    const at = nowIso();
     const packed = await run<{ zip: Blob; missing: number; left: number }>(
       'Packing…',
       (api, onProgress) => api.pack(name, { ids: null, scope: 'workshop', at }, onProgress),
@@ -47,7 +49,7 @@ export function Export() {
       },
     );
     if (!packed) return;
-    saveFile(packed.zip, `${fileName(settings.name)}-${localDay(new Date(at))}.zip`);
+    saveFile(packed.zip, `${fileName(settings.name)}-${localDay(parseISO(at))}.zip`);
     await workshop.markExported();
     setDoing({
       said: `Packed: ${sizeWords(packed.zip.size)}. Keep it somewhere else than this machine.${leftOut(packed.missing, packed.left)}`,

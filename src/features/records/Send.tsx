@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import { fileName } from '@/core/fileName';
+import { nowIso } from '@/store/now';
 import { saveFile } from '@/ui/saveFile';
 import { Section } from '@/ui/Section';
 import { useWorkshop, useWorkshopName, useWorkshopState } from '../workshop/WorkshopProvider';
@@ -31,7 +32,7 @@ export function Send() {
   async function pack(): Promise<{ zip: Blob; name: string; at: string; missing: number } | null> {
     if (!chosen) return null;
     await workshop.settled();
-    const at = new Date().toISOString();
+    const at = nowIso();
     const packed = await run<{ zip: Blob; missing: number }>(
       'Packing…',
       (api, onProgress) => api.pack(name, { ids: [id], scope: 'bicycles', at }, onProgress),

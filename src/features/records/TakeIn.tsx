@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { settingWords } from '@/model/settings/settingWords';
 import type { Preview } from '@/store/archive/preview';
 import { previewWords } from '@/store/archive/previewWords';
+import { nowIso } from '@/store/now';
 import { FileButton } from '@/ui/FileButton';
 import { dayOf, money } from '@/ui/format';
 import { Section } from '@/ui/Section';
@@ -136,7 +137,7 @@ export function TakeIn() {
   }
   async function take() {
     await workshop.settled();
-    const at = new Date().toISOString();
+    const at = nowIso();
     const done = await run<true>(
       'Taking it in…',
       async (api, onProgress) => {

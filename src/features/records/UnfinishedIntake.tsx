@@ -1,4 +1,5 @@
 'use client';
+import { parseISO } from 'date-fns';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Notice } from '@/ui/Notice';
@@ -46,7 +47,7 @@ export function UnfinishedIntake({ at, done, total }: Unfinished) {
         )
       }
     >
-      A file was being taken in on {dayOf(at)} at {clockTime(new Date(at))} when the page closed:{' '}
+      A file was being taken in on {dayOf(at)} at {clockTime(parseISO(at))} when the page closed:{' '}
       <Box component="b" sx={{ fontVariantNumeric: 'tabular-nums' }}>
         {done} of {total}
       </Box>{' '}

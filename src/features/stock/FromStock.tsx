@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import type { Job } from '@/model/decide/part';
 import { stockCosts, stockFor, takeOne } from '@/model/stock/drawer';
 import { newId } from '@/store/browser';
+import { nowIso } from '@/store/now';
 import { money } from '@/ui/format';
 import { useSettings, useWorkshop, useWorkshopState, type StageProps } from '../workshop/WorkshopProvider';
 
@@ -22,7 +23,7 @@ export function FromStock({ job, send }: Pick<StageProps, 'send'> & { job: Job }
     <Box sx={{ mt: 1, borderLeft: '3px solid', borderColor: 'primary.main', pl: 1.5 }}>
       {found.map((item) => {
         const cost = costs.get(item.id) ?? null;
-        const { rows, cost: one } = takeOne(item, cost, new Date().toISOString(), newId());
+        const { rows, cost: one } = takeOne(item, cost, nowIso(), newId());
         return (
           <Box key={item.id} sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap', py: 0.25 }}>
             <Box sx={{ flex: 1, minWidth: 200 }}>

@@ -9,6 +9,7 @@ import { useState } from 'react';
 import { places } from '@/core/vocabulary/vocabulary';
 import { STOCK_STATES, type StockItem } from '@/model/stock/item';
 import { newId } from '@/store/browser';
+import { nowIso } from '@/store/now';
 import { Choices } from '@/ui/Choices';
 import { ReadingField } from '@/ui/ReadingField';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
@@ -38,14 +39,14 @@ export function StockDialog({
     worth: 0,
     cost: null,
     goneAt: null,
-    at: new Date().toISOString(),
+    at: nowIso(),
     ...draft,
   }));
   const change = (changes: Partial<StockItem>) => setItem((now) => ({ ...now, ...changes }));
   const nameless = item.label.trim() === '';
   async function keep() {
     if (nameless) return;
-    if (await workshop.putStock([{ ...item, label: item.label.trim(), at: new Date().toISOString() }])) onClose(true);
+    if (await workshop.putStock([{ ...item, label: item.label.trim(), at: nowIso() }])) onClose(true);
   }
   return (
     <Dialog open onClose={() => onClose(false)} aria-labelledby="stock-title" fullWidth maxWidth="sm">

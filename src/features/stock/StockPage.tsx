@@ -8,6 +8,7 @@ import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { StockItem } from '@/model/stock/item';
 import { inStock, stockCosts } from '@/model/stock/drawer';
 import { newId } from '@/store/browser';
+import { nowIso } from '@/store/now';
 import { Disclosure } from '@/ui/Disclosure';
 import { FileButton } from '@/ui/FileButton';
 import { money } from '@/ui/format';
@@ -120,7 +121,7 @@ export function StockPage() {
     .sort((a, b) => (a.goneAt! < b.goneAt! ? 1 : -1))
     .slice(0, 12);
   const donors = Object.values(summaries).filter((row) => row.brief === 'donor' && row.archivedAt === null);
-  const now = () => new Date().toISOString();
+  const now = () => nowIso();
   async function take(file: File) {
     const { readStockCsv } = await stockTable();
     const read = readStockCsv(await file.text(), newId, now());

@@ -13,6 +13,7 @@ import { usualJoint, type StuckJoint } from '@/core/strip/usualJoint';
 import { wageOf } from '@/model/money/questions';
 import { minutesBetween } from '@/core/plan/clock';
 import { newId } from '@/store/browser';
+import { nowIso } from '@/store/now';
 import { Disclosure } from '@/ui/Disclosure';
 import { hours, money } from '@/ui/format';
 import { KeptText } from '@/ui/KeptText';
@@ -88,7 +89,7 @@ function One({ send, row, timers, rate }: Pick<StageProps, 'send'> & { row: Seiz
   const { output: ladder } = useReckon('strip.ladder', {});
   const materials = ladder?.materials ?? [row.partMaterial, row.aroundMaterial];
   const put = (changes: Partial<Seized>) => send({ type: 'putSeized', seized: { ...row, ...changes } });
-  const now = () => new Date().toISOString();
+  const now = () => nowIso();
   const soakLabel = (words: string) => `${row.part}: ${words}`.slice(0, 120);
   const didNotHelp = () => {
     if (!stuck?.next) return;

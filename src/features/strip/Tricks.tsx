@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
 import { newId } from '@/store/browser';
+import { nowIso } from '@/store/now';
 import { KeptText } from '@/ui/KeptText';
 import { useWorkshopState, type StageProps } from '../workshop/WorkshopProvider';
 
@@ -54,7 +55,7 @@ export function Tricks({ bicycle, send, assembly, step }: StageProps & { assembl
             if (text.trim())
               send({
                 type: 'putTrick',
-                trick: { id: newId(), assembly, step, text: text.trim(), at: new Date().toISOString() },
+                trick: { id: newId(), assembly, step, text: text.trim(), at: nowIso() },
               });
           }}
         />

@@ -1,3 +1,4 @@
+import { parseISO } from 'date-fns';
 import { newBearing } from '../bearings/fresh';
 import { newBicycle } from '../fresh';
 import type { Bicycle } from '../record';
@@ -172,7 +173,7 @@ export function staff(ago: Ago): Bicycle {
     { id: 'm2', stage: 'strip', minutes: 40, at: ago(2), place: 'hub.front' },
   ];
   bicycle.deliveries = [
-    { id: 'd1', label: 'cotter pins 9.5 mm', dueOn: localDay(new Date(ago(-72))), arrivedAt: null },
+    { id: 'd1', label: 'cotter pins 9.5 mm', dueOn: localDay(parseISO(ago(-72))), arrivedAt: null },
   ];
   bicycle.notes = [
     {

@@ -1,3 +1,4 @@
+import { parseISO } from 'date-fns';
 import { newBicycle } from '../fresh';
 import type { Bicycle } from '../record';
 import type { Ago } from './ago';
@@ -47,7 +48,7 @@ export function tourer(ago: Ago): Bicycle {
       id: 'c1',
       label: 'Lugged tourer, blue, same class',
       price: 29000,
-      soldOn: localDay(new Date(ago(24 * 60))),
+      soldOn: localDay(parseISO(ago(24 * 60))),
       from: 'typed',
       at: null,
       off: false,
@@ -56,7 +57,7 @@ export function tourer(ago: Ago): Bicycle {
       id: 'c2',
       label: 'Tourer with dynamo lamps',
       price: 33000,
-      soldOn: localDay(new Date(ago(24 * 200))),
+      soldOn: localDay(parseISO(ago(24 * 200))),
       from: 'typed',
       at: null,
       off: false,

@@ -1,3 +1,4 @@
+import { subMinutes } from 'date-fns';
 import type { Bicycle } from '../record';
 import type { WorkshopSettings } from '../settings/settings';
 import { USUAL_SETTINGS } from '../settings/usual';
@@ -9,11 +10,9 @@ import { staff } from './staff';
 import { tourer } from './tourer';
 import { visitor } from './visitor';
 
-const HOUR_MS = 3_600_000;
-
 /** A made-up two-person workshop in a disused ferry ticket hall, dated back from `now`. */
 export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: WorkshopSettings; stock: StockItem[] } {
-  const ago: Ago = (hours) => new Date(now.getTime() - hours * HOUR_MS).toISOString();
+  const ago: Ago = (hours) => subMinutes(now, hours * 60).toISOString();
   return {
     bicycles: [tourer(ago), staff(ago), racer(ago), visitor(ago)],
     settings: { ...USUAL_SETTINGS, name: 'Ticket hall workshop', customerPerHour: 3600 },

@@ -1,3 +1,4 @@
+import { formatISO, parseISO } from 'date-fns';
 import type { ProposedJob } from '@/core/decide/jobs';
 import type { LookOver } from '@/core/inspect/lookOver';
 import type { Proof } from '@/core/prove/proofs';
@@ -120,6 +121,9 @@ function boltsOf(bicycle: Bicycle, bolts: Bolt[]): Rows<'bolts'> {
   });
 }
 
+/** A moment as the workshop's clock tells it, so that the day that a proof is counted from is the day on the wall. */
+const onTheWall = (at: string): string => formatISO(parseISO(at));
+
 function proofsOf(bicycle: Bicycle, { proofs }: Reckoned): Rows<'proofs'> {
   return proofs.map(({ id, label, kind, safety, second, leansOn }) => {
     const { last, doneBy } = lastSaid(bicycle.proofs.filter((row) => row.proof === id));
@@ -132,7 +136,7 @@ function proofsOf(bicycle: Bicycle, { proofs }: Reckoned): Rows<'proofs'> {
       leansOn,
       ...(doneBy === undefined ? {} : { doneBy }),
       ...(last
-        ? { result: last.passed ? ('passed' as const) : ('failed' as const), at: last.at, by: last.by }
+        ? { result: last.passed ? ('passed' as const) : ('failed' as const), at: onTheWall(last.at), by: last.by }
         : { result: null }),
       ...(last?.accepted ? { accepted: last.accepted } : {}),
     };
@@ -281,6 +285,6 @@ export function readyQuestion(bicycle: Bicycle, reckoned: Reckoned, settings: Ru
     bolts: boltsOf(bicycle, reckoned.bolts),
     proofs: proofsOf(bicycle, reckoned),
     changes: changesOf(bicycle),
-    ...(recheck ? { recheck: { at: recheck.at, by: recheck.by } } : {}),
+    ...(recheck ? { recheck: { at: onTheWall(recheck.at), by: recheck.by } } : {}),
   };
 }
