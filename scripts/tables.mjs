@@ -78,12 +78,12 @@ export async function rowsOf({ csv, added = [] }) {
 
 /** What the JSON hangs on: the tables, the rows’ schemas, and what makes one of the other. */
 function sourceHash(all) {
-  const schemas = readdirSync(at('src/core'), { recursive: true })
+  const schemas = readdirSync(at('src/core'), { recursive: true, encoding: 'utf8' })
     .filter((path) => /data[\\/]\w+\.ts$/.test(path))
     .map((path) => `src/core/${path}`);
   const hash = createHash('sha256');
-  for (const file of [...all.flatMap(({ csv, added }) => [csv, ...added]), ...schemas, 'scripts/tables.mjs'].sort())
-    hash.update(`${file}\n`).update(readFileSync(at(file)));
+  const sources = [...all.flatMap(({ csv, added }) => [csv, ...added]), ...schemas, 'scripts/tables.mjs'];
+  for (const file of sources.sort((a, b) => (a < b ? -1 : 1))) hash.update(`${file}\n`).update(readFileSync(at(file)));
   return hash.digest('hex');
 }
 

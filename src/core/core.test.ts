@@ -1,11 +1,10 @@
-import { existsSync, readFileSync } from 'node:fs';
+import { existsSync } from 'node:fs';
 import { answer } from './calculator';
 import { cleanOptions } from './clean/options';
 import { jobRules, chainReactions } from './decide/data/rules';
 import { decideJobs } from './decide/jobs';
 import { bicycleGeometry } from './drawing/bicycle';
 import { bicycleKind, type BicycleKind, BRAKES } from './bicycle';
-import { isCondition } from './conditions';
 import { bearingsGrade } from './bearings/grade';
 import { kindFor } from '../../tests/kindFor';
 import { checks, checksFor } from './inspect/checks';

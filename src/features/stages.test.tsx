@@ -315,13 +315,17 @@ describe('what is said of a missing thing', () => {
     await userEvent.click(button('Original, and kept'));
     expect(record().acceptances).toMatchObject([{ check: 'fork', by: 'The mechanic', words: 'Original, and kept' }]);
     await userEvent.click(await screen.findByRole('button', { name: 'It ends when…' }));
-    expect(button('Cleared by them')).toBeDisabled();
+    await userEvent.click(button('Cleared by them'));
+    expect(await screen.findByText('Say on which paper.')).toBeInTheDocument();
+    expect(record().endings).toEqual([]);
     await userEvent.type(screen.getByLabelText('Qualified person'), 'A. Frame builder');
     await userEvent.type(screen.getByLabelText('Their paper'), 'Report 12');
     await userEvent.click(button('Cleared by them'));
-    expect(record().endings).toMatchObject([
-      { check: 'frame', how: 'cleared', by: 'A. Frame builder', paper: 'Report 12' },
-    ]);
+    await waitFor(() =>
+      expect(record().endings).toMatchObject([
+        { check: 'frame', how: 'cleared', by: 'A. Frame builder', paper: 'Report 12' },
+      ]),
+    );
     await waitFor(() => expect(screen.queryByText(/Frame: unsafe as last seen/)).not.toBeInTheDocument());
   });
 });

@@ -2,77 +2,18 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { newId } from '@/store/browser';
 import { dayOf, money } from '@/ui/format';
 import { PriceDots } from '@/ui/PriceDots';
-import { ReadingField } from '@/ui/ReadingField';
-import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { Disclosure } from '@/ui/Disclosure';
-import { TextInput } from '@/ui/TextInput';
+import { AddSold } from './AddSold';
 import { useReckon } from '../workshop/useReckon';
 import { useToday } from '../workshop/useToday';
 import { useSettings, useWorkshopName, useWorkshopState, type StageProps } from '../workshop/WorkshopProvider';
 
-function AddSold({ send, currency }: Pick<StageProps, 'send'> & { currency: string }) {
-  const [label, setLabel] = useState('');
-  const [price, setPrice] = useState<number | null>(null);
-  const [soldOn, setSoldOn] = useState('');
-  const today = useToday();
-  const early = soldOn > today;
-  const ready = label.trim() !== '' && price !== null && !early;
-  const add = () => {
-    if (!ready) return;
-    send({
-      type: 'putComparable',
-      comparable: {
-        id: newId(),
-        label: label.trim().slice(0, 120),
-        price,
-        soldOn: soldOn || null,
-        from: 'typed',
-        at: null,
-        off: false,
-      },
-    });
-    setLabel('');
-    setPrice(null);
-    setSoldOn('');
-  };
-  return (
-    <Box data-readings sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'start', mt: 2 }}>
-      <TextInput
-        label="A sold one"
-        value={label}
-        onChange={(event) => setLabel(event.target.value)}
-        sx={{ flex: 1, minWidth: 180, maxWidth: 300 }}
-      />
-      <ReadingField
-        label="Fetched"
-        kind="money"
-        unit={currency}
-        value={price}
-        onCommit={setPrice}
-        onClear={() => setPrice(null)}
-        width={130}
-      />
-      <TextInput
-        label="Sold on"
-        type="date"
-        value={soldOn}
-        onChange={(event) => setSoldOn(event.target.value)}
-        slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
-        error={early}
-        helperText={early ? 'That day is still to come' : undefined}
-        sx={{ width: 160 }}
-      />
-      <Button variant="outlined" onClick={add} disabled={!ready}>
-        Add
-      </Button>
-    </Box>
-  );
-}
+const SoldTable = dynamic(() => import('./SoldTable').then((module) => module.SoldTable), { ssr: false });
 
 /** What like bicycles were sold for: the workshop's own, typed ones, and in the demonstration a stand-in feed. */
 export function Comparables({ bicycle, send }: StageProps) {
@@ -170,48 +111,23 @@ export function Comparables({ bicycle, send }: StageProps) {
       )}
       {(rows.length > 0 || bicycle.comparables.length > 0) && (
         <Disclosure wide summary={`The ${rows.length} sold ones`}>
-          <RuledList>
-            {own.map((row) => (
-              <Box component="li" key={row.id} sx={{ py: 0.75, display: 'flex', gap: 2 }}>
-                <Box sx={{ flex: 1 }}>{row.label}, your own</Box>
-                <Box sx={{ color: 'text.secondary' }}>{row.soldOn ? dayOf(row.soldOn) : 'no date'}</Box>
-                <b>{money(row.price, currency, true)}</b>
-              </Box>
-            ))}
-            {bicycle.comparables.map((row) => (
-              <Box component="li" key={row.id} sx={{ py: 0.25, display: 'flex', gap: 2, alignItems: 'center' }}>
-                <Box sx={{ flex: 1, textDecoration: row.off || leftOut.has(row.id) ? 'line-through' : 'none' }}>
-                  {row.label}
-                  {isToCome(row.soldOn) && (
-                    <Box component="span" sx={{ color: 'text.secondary' }}>
-                      {' '}
-                      · its day is still to come: not counted
-                    </Box>
-                  )}
-                  {leftOut.has(row.id) && (
-                    <Box component="span" sx={{ color: 'text.secondary', textDecoration: 'none' }}>
-                      {' '}
-                      · too far off
-                    </Box>
-                  )}
-                </Box>
-                <Box sx={{ color: 'text.secondary' }}>{row.soldOn ? dayOf(row.soldOn) : 'no date'}</Box>
-                <b>{money(row.price, currency, true)}</b>
-                <Button
-                  size="small"
-                  color="inherit"
-                  aria-label={row.off ? `Count ${row.label}` : `Leave out ${row.label}`}
-                  onClick={() =>
-                    row.from === 'typed'
-                      ? send({ type: 'removeComparable', comparable: row.id })
-                      : send({ type: 'putComparable', comparable: { ...row, off: !row.off } })
-                  }
-                >
-                  {row.off ? 'Count it' : 'Leave out'}
-                </Button>
-              </Box>
-            ))}
-          </RuledList>
+          <SoldTable
+            own={own}
+            typed={bicycle.comparables}
+            why={(row) =>
+              isToCome(row.soldOn)
+                ? 'its day is still to come: not counted'
+                : leftOut.has(row.id)
+                  ? 'too far off'
+                  : null
+            }
+            currency={currency}
+            onToggle={(row) =>
+              row.from === 'typed'
+                ? send({ type: 'removeComparable', comparable: row.id })
+                : send({ type: 'putComparable', comparable: { ...row, off: !row.off } })
+            }
+          />
         </Disclosure>
       )}
       <AddSold send={send} currency={currency} />

@@ -10,7 +10,6 @@ import { stateOf } from '@/core/vocabulary/verdicts';
 import type { CostLine } from '@/model/buy/part';
 import { USUAL_COSTS } from '@/model/buy/fresh';
 import { same } from '@/model/same';
-import { newId } from '@/store/browser';
 import { Choices } from '@/ui/Choices';
 import { hours, money, percent } from '@/ui/format';
 import { RangeFields } from '@/ui/RangeFields';
@@ -26,7 +25,7 @@ import { VERDICT_WORDS } from './words';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { Disclosure } from '@/ui/Disclosure';
 import { RuledList } from '@/ui/RuledList';
-import { TextInput } from '@/ui/TextInput';
+import { AddLine } from './AddLine';
 import { StopWords } from './StopWords';
 
 /** Lines of the door check that are shown before the rest is asked for. */
@@ -230,42 +229,6 @@ function CostRow({
         </Box>
       </Box>
       {children}
-    </Box>
-  );
-}
-
-function AddLine({ taken, send }: { taken: string[] } & Pick<StageProps, 'send'>) {
-  const [label, setLabel] = useState('');
-  const twice = taken.includes(label.trim());
-  const add = () => {
-    if (label.trim() === '' || twice) return;
-    send({
-      type: 'putCostLine',
-      line: {
-        id: newId(),
-        label: label.trim().slice(0, 120),
-        kind: 'fault',
-        chance: 0.5,
-        parts: { low: 0, likely: 1000, high: 3000 },
-        minutes: { low: 15, likely: 30, high: 60 },
-      },
-    });
-    setLabel('');
-  };
-  return (
-    <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'start', borderTop: '1px solid', borderColor: 'divider', pt: 2 }}>
-      <TextInput
-        label="Another fault you see"
-        value={label}
-        error={twice}
-        helperText={twice ? 'There is a line of that name.' : undefined}
-        onChange={(event) => setLabel(event.target.value)}
-        onKeyDown={(event) => event.key === 'Enter' && add()}
-        sx={{ flex: 1, maxWidth: 420 }}
-      />
-      <Button variant="outlined" onClick={add}>
-        Add
-      </Button>
     </Box>
   );
 }

@@ -1,29 +1,25 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useState } from 'react';
+import * as z from 'zod/mini';
 import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
 import { dayOf } from '@/ui/format';
+import { FormText, saidText, useSentForm } from '@/ui/forms';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
-import { TextInput } from '@/ui/TextInput';
 import type { StageProps } from '../workshop/WorkshopProvider';
+
+const EMPTY = { label: '', due: '' };
+const ordered = z.strictObject({ label: saidText('Say what is ordered.', 120), due: z.string() });
 
 /** What is ordered and waited for; the floor tells of it. */
 export function Deliveries({ bicycle, send }: StageProps) {
-  const [label, setLabel] = useState('');
-  const [due, setDue] = useState('');
   const waiting = bicycle.deliveries.filter((row) => row.arrivedAt === null);
-  const add = () => {
-    if (label.trim() === '') return;
-    send({
-      type: 'putDelivery',
-      delivery: { id: newId(), label: label.trim().slice(0, 120), dueOn: due || null, arrivedAt: null },
-    });
-    setLabel('');
-    setDue('');
-  };
+  const { control, submit } = useSentForm(ordered, EMPTY, ({ label, due }, form) => {
+    send({ type: 'putDelivery', delivery: { id: newId(), label, dueOn: due || null, arrivedAt: null } });
+    form.reset(EMPTY);
+  });
   return (
     <Section title="Ordered" aside={waiting.length ? `${waiting.length} waited for` : undefined}>
       <RuledList>
@@ -48,23 +44,22 @@ export function Deliveries({ bicycle, send }: StageProps) {
           </Box>
         ))}
       </RuledList>
-      <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', pt: 1.5 }}>
-        <TextInput
-          label="What is ordered"
-          value={label}
-          onChange={(event) => setLabel(event.target.value)}
-          onKeyDown={(event) => event.key === 'Enter' && add()}
-          sx={{ flex: 1, minWidth: 200 }}
-        />
-        <TextInput
+      <Box
+        component="form"
+        noValidate
+        onSubmit={submit}
+        sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'start', pt: 1.5 }}
+      >
+        <FormText control={control} name="label" label="What is ordered" sx={{ flex: 1, minWidth: 200 }} />
+        <FormText
+          control={control}
+          name="due"
           label="Due"
           type="date"
-          value={due}
-          onChange={(event) => setDue(event.target.value)}
           slotProps={{ inputLabel: { shrink: true } }}
           sx={{ width: 170 }}
         />
-        <Button variant="outlined" onClick={add} disabled={label.trim() === ''}>
+        <Button type="submit" variant="outlined">
           Wait for it
         </Button>
       </Box>

@@ -1,9 +1,8 @@
 'use client';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
-import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { floorRows, type FloorOrder, type Summary } from '@/model/summary';
 import { nowIso } from '@/store/now';
 import { clockTime, hours } from '@/ui/format';
@@ -12,15 +11,17 @@ import { TopBar } from '../top-bar/TopBar';
 import { useNow } from '../workshop/useNow';
 import { useSettings, useWorkshop, useWorkshopName, useWorkshopState } from '../workshop/WorkshopProvider';
 import { AddBicycle } from './AddBicycle';
-import { FloorRow } from './FloorRow';
-import { useDrawnRows } from './useDrawnRows';
+import { ShortList } from './ShortList';
 
 // A floor with few bicycles needs no tools; they come after the list is drawn.
 // Seen once, on the first day.
 const EmptyFloor = dynamic(() => import('./EmptyFloor').then((module) => module.EmptyFloor), { ssr: false });
 const FloorTools = dynamic(() => import('./FloorTools').then((module) => module.FloorTools), { ssr: false });
 
-const A_SCREENFUL = 12;
+const LongList = dynamic(() => import('./LongList').then((module) => module.LongList), { ssr: false });
+
+/** From so many on only those on the screen are drawn. */
+const MANY = 24;
 
 /** What runs and what waits over the whole floor, in one line each. */
 function Standing({ rows, nowMs }: { rows: Summary[]; nowMs: number }) {
@@ -67,7 +68,6 @@ export function Floor() {
   const [search, setSearch] = useState('');
   const [order, setOrder] = useState<FloorOrder>('next');
   const [archived, setArchived] = useState(false);
-  const [shown, setShown] = useState(A_SCREENFUL);
   const [adding, setAdding] = useState(false);
   const field = useRef<HTMLInputElement>(null);
   const asked = useDeferredValue(search);
@@ -88,20 +88,7 @@ export function Floor() {
     },
     [workshop],
   );
-  const onScreen = useMemo(() => rows.slice(0, shown), [rows, shown]);
-  useDrawnRows(onScreen);
-  const more = rows.length - shown;
-  const tail = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    const end = tail.current;
-    if (!end || typeof IntersectionObserver === 'undefined') return;
-    const watch = new IntersectionObserver(([entry]) => entry?.isIntersecting && setShown((was) => was + A_SCREENFUL), {
-      rootMargin: '400px',
-    });
-    watch.observe(end);
-    return () => watch.disconnect();
-  }, [more > 0]); // oxlint-disable-line react/exhaustive-deps -- the end of the list comes and goes with it
-
+  const List = rows.length > MANY ? LongList : ShortList;
   return (
     <>
       <TopBar />
@@ -133,10 +120,7 @@ export function Floor() {
             {(all.length > 3 || away > 0) && (
               <FloorTools
                 search={search}
-                onSearch={(words) => {
-                  setSearch(words);
-                  setShown(A_SCREENFUL);
-                }}
+                onSearch={setSearch}
                 order={order}
                 onOrder={setOrder}
                 away={away}
@@ -145,15 +129,13 @@ export function Floor() {
                 field={field}
               />
             )}
-            <Box
-              component="ul"
-              aria-label={archived ? 'Bicycles put away' : 'Bicycles on the floor'}
-              sx={{ p: 0, m: 0, borderBottom: '1px solid', borderColor: 'divider' }}
-            >
-              {onScreen.map((row) => (
-                <FloorRow key={row.id} row={row} minute={minute} currency={currency} onArchive={archive} />
-              ))}
-            </Box>
+            <List
+              label={archived ? 'Bicycles put away' : 'Bicycles on the floor'}
+              rows={rows}
+              minute={minute}
+              currency={currency}
+              onArchive={archive}
+            />
             {rows.length === 0 && status === 'ready' && (
               <Typography sx={{ py: 4 }} role="status">
                 {search
@@ -162,11 +144,6 @@ export function Floor() {
                     ? 'Nothing is put away.'
                     : 'Everything is put away.'}
               </Typography>
-            )}
-            {more > 0 && (
-              <Box ref={tail} sx={{ py: 2 }}>
-                <Button onClick={() => setShown(shown + A_SCREENFUL)}>Show more: {more}</Button>
-              </Box>
             )}
           </>
         )}

@@ -69,12 +69,15 @@ export const FloorRow = memo(function FloorRow({
   minute,
   currency,
   onArchive,
+  inLong,
 }: {
   row: Summary;
   /** The minute it is, so that a row is drawn anew when its timers move and not each second. */
   minute: number;
   currency: string;
   onArchive(id: string, archived: boolean): void;
+  /** Its place in a long list of which only a part is drawn. */
+  inLong?: { index: number; count: number; measure(row: Element | null): void };
 }) {
   const stageLabel = useStageLabel();
   const nowMs = minute * 60_000;
@@ -90,9 +93,13 @@ export const FloorRow = memo(function FloorRow({
         borderColor: 'divider',
         display: 'flex',
         alignItems: 'center',
-        contentVisibility: 'auto',
-        containIntrinsicSize: 'auto 132px',
       }}
+      {...(inLong && {
+        ref: inLong.measure,
+        'data-index': inLong.index,
+        'aria-posinset': inLong.index + 1,
+        'aria-setsize': inLong.count,
+      })}
     >
       <Box
         component={Link}

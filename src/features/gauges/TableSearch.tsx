@@ -4,6 +4,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { FoundRow } from '@/core/identify/tables';
+import { DataTable, type DataColumn } from '@/ui/DataTable';
 import { RuledList } from '@/ui/RuledList';
 import { useReckon } from '../workshop/useReckon';
 
@@ -46,6 +47,48 @@ function Row({ row }: { row: FoundRow }) {
   );
 }
 
+const isFigure = (rows: readonly FoundRow[], key: string) =>
+  rows.every(({ cells }) => typeof (cells[key] ?? 0) === 'number');
+
+/** One table as a table: its rows in whatever order is pressed, and what is said of each beneath its name. */
+function OneTable({ rows }: { rows: readonly FoundRow[] }) {
+  const keys = [...new Set(rows.flatMap(({ cells }) => Object.keys(cells)))];
+  const head = HEADS.find((key) => keys.includes(key));
+  const items = rows.map((row, i) => ({ row, id: `${row.table} ${i}` }));
+  type Item = (typeof items)[number];
+  const columns: DataColumn<Item>[] = [
+    {
+      id: 'head',
+      head: head ? column(head) : 'row',
+      by: ({ row }) => (head ? (row.cells[head] ?? null) : null),
+      cell: ({ row }) => (
+        <Box sx={{ minWidth: 150 }}>
+          <b>{head ? row.cells[head] : row.label}</b>
+          <Box sx={{ fontSize: '0.8rem', color: 'text.secondary', maxWidth: 260 }}>
+            {[row.cells.caution ?? row.cells.note, `${row.cells.source}, ${row.cells.confidence} confidence`]
+              .filter(Boolean)
+              .join(' · ')}
+          </Box>
+        </Box>
+      ),
+    },
+    ...keys
+      .filter((key) => key !== head && !HIDDEN.has(key))
+      .map((key): DataColumn<Item> => ({
+        id: key,
+        head: column(key),
+        by: ({ row }) => row.cells[key] ?? null,
+        cell: ({ row }) => String(row.cells[key] ?? '–').replaceAll('|', ' / '),
+        ...(isFigure(rows, key) && { align: 'end' }),
+      })),
+  ];
+  return (
+    <Box sx={{ overflowX: 'auto' }}>
+      <DataTable label="Rows found" items={items} columns={columns} keyOf={({ id }) => id} />
+    </Box>
+  );
+}
+
 /** Every shipped table, searched by words. */
 export function TableSearch() {
   const [search, setSearch] = useState('');
@@ -83,11 +126,15 @@ export function TableSearch() {
             : `${output.found} rows${output.found > output.rows.length ? `, the first ${output.rows.length} shown` : ''}`}
         </Box>
       )}
-      <RuledList aria-label="Rows found">
-        {output?.rows.map((row, i) => (
-          <Row key={`${row.table} ${i}`} row={row} />
-        ))}
-      </RuledList>
+      {table && output ? (
+        <OneTable rows={output.rows} />
+      ) : (
+        <RuledList aria-label="Rows found">
+          {output?.rows.map((row, i) => (
+            <Row key={`${row.table} ${i}`} row={row} />
+          ))}
+        </RuledList>
+      )}
     </Box>
   );
 }

@@ -2,10 +2,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
+import * as z from 'zod/mini';
 import type { Missing } from '@/core/prove/ready';
 import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
-import { TextInput } from '@/ui/TextInput';
+import { FormText, saidText, useSentForm } from '@/ui/forms';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { useHand } from '../workshop/useHand';
 import { useToday } from '../workshop/useToday';
@@ -18,31 +19,38 @@ function formFor({ kind, blocks }: Missing): Form {
   return kind === 'unsafe' ? 'end' : null;
 }
 
+const reason = z.strictObject({ words: saidText('Say why.', 2000) });
+const cleared = z.strictObject({
+  by: saidText('Say who: only a qualified person clears it.', 80),
+  paper: saidText('Say on which paper.', 500),
+});
+
 const REASONS = ['Known, and the owner agrees', 'Original, and kept', 'Done by the next owner'];
 
 function Accept({ item, send, onDone }: { item: Missing; onDone(): void } & Pick<StageProps, 'send'>) {
   const { name } = useHand();
   const today = useToday();
-  const [words, setWords] = useState('');
-  const accept = (reason: string) => {
-    const said = { by: name, on: today, words: reason.slice(0, 2000) };
+  const accept = (why: string) => {
+    const said = { by: name, on: today, words: why };
     send({ type: 'acceptFinding', acceptance: { id: newId(), check: item.id, ...said, at: nowIso() } });
     onDone();
   };
+  const { control, submit } = useSentForm(reason, { words: '' }, ({ words }) => accept(words));
   return (
-    <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center', mt: 1 }}>
-      {REASONS.map((reason) => (
-        <Button key={reason} size="small" variant="outlined" onClick={() => accept(reason)}>
-          {reason}
+    <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'start', mt: 1 }}>
+      {REASONS.map((why) => (
+        <Button key={why} size="small" variant="outlined" onClick={() => accept(why)}>
+          {why}
         </Button>
       ))}
-      <TextInput
-        label={`Another reason, then Enter (${name})`}
-        value={words}
-        onChange={(event) => setWords(event.target.value)}
-        onKeyDown={(event) => event.key === 'Enter' && words.trim() && accept(words.trim())}
-        sx={{ minWidth: 260 }}
-      />
+      <Box component="form" noValidate onSubmit={submit}>
+        <FormText
+          control={control}
+          name="words"
+          label={`Another reason, then Enter (${name})`}
+          sx={{ minWidth: 260 }}
+        />
+      </Box>
     </Box>
   );
 }
@@ -50,8 +58,6 @@ function Accept({ item, send, onDone }: { item: Missing; onDone(): void } & Pick
 function End({ item, send, onDone }: { item: Missing; onDone(): void } & Pick<StageProps, 'send'>) {
   const { name } = useHand();
   const today = useToday();
-  const [by, setBy] = useState('');
-  const [paper, setPaper] = useState('');
   const end = (how: 'removed' | 'cleared', who: string, what: string) => {
     send({
       type: 'endFinding',
@@ -59,7 +65,7 @@ function End({ item, send, onDone }: { item: Missing; onDone(): void } & Pick<St
     });
     onDone();
   };
-  const whole = by.trim() !== '' && paper.trim() !== '';
+  const { control, submit } = useSentForm(cleared, { by: '', paper: '' }, ({ by, paper }) => end('cleared', by, paper));
   return (
     <Box sx={{ mt: 1, display: 'grid', gap: 1.5, maxWidth: 620 }}>
       <Box>
@@ -68,10 +74,15 @@ function End({ item, send, onDone }: { item: Missing; onDone(): void } & Pick<St
       <Button variant="outlined" color="inherit" sx={{ justifySelf: 'start' }} onClick={() => end('removed', name, '')}>
         The part is off the bicycle for good
       </Button>
-      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
-        <TextInput label="Qualified person" value={by} onChange={(event) => setBy(event.target.value.slice(0, 80))} />
-        <TextInput label="Their paper" value={paper} onChange={(event) => setPaper(event.target.value.slice(0, 500))} />
-        <Button variant="outlined" disabled={!whole} onClick={() => end('cleared', by.trim(), paper.trim())}>
+      <Box
+        component="form"
+        noValidate
+        onSubmit={submit}
+        sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'start' }}
+      >
+        <FormText control={control} name="by" label="Qualified person" />
+        <FormText control={control} name="paper" label="Their paper" />
+        <Button type="submit" variant="outlined">
           Cleared by them
         </Button>
       </Box>

@@ -2,13 +2,42 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import * as z from 'zod/mini';
 import { newId } from '@/store/browser';
+import { FormText, saidText, useSentForm } from '@/ui/forms';
 import { KeptText } from '@/ui/KeptText';
 import { Section } from '@/ui/Section';
 import { AtTheBench } from '../prove/AtTheBench';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
 
 const MOST = 40;
+
+const formFor = (names: readonly string[]) =>
+  z.strictObject({
+    name: saidText('Say who.', 80).check(
+      z.refine((name) => !names.includes(name), { error: 'That name stands here already.' }),
+    ),
+  });
+
+function OneMore({ names, onAdd }: { names: readonly string[]; onAdd(name: string): void }) {
+  const { control, submit } = useSentForm(formFor(names), { name: '' }, ({ name }, form) => {
+    onAdd(name);
+    form.reset({ name: '' });
+  });
+  return (
+    <Box
+      component="form"
+      noValidate
+      onSubmit={submit}
+      sx={{ display: 'flex', gap: 1.5, alignItems: 'start', flexWrap: 'wrap' }}
+    >
+      <FormText control={control} name="name" label="One more" sx={{ width: 280, maxWidth: '100%' }} />
+      <Button type="submit" variant="outlined">
+        Add
+      </Button>
+    </Box>
+  );
+}
 
 /** Who works here. The name stands beside everything that is signed, declined, accepted or cleared. */
 export function People() {
@@ -38,13 +67,9 @@ export function People() {
           )}
         </Box>
       ))}
-      <Button
-        variant="outlined"
-        disabled={people.length >= MOST}
-        onClick={() => keep([...people, { id: newId(), name: `Person ${people.length + 1}` }])}
-      >
-        One more
-      </Button>
+      {people.length < MOST && (
+        <OneMore names={people.map(({ name }) => name)} onAdd={(name) => keep([...people, { id: newId(), name }])} />
+      )}
     </Section>
   );
 }

@@ -14,9 +14,9 @@ import { ReadingField } from '@/ui/ReadingField';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { TopBar } from '../top-bar/TopBar';
-import { People } from './People';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
 
+const People = dynamic(() => import('./People').then((module) => module.People), { ssr: false });
 const Baths = dynamic(() => import('./Baths').then((module) => module.Baths), { ssr: false });
 
 function RuleRow({ rule }: { rule: HouseRule }) {

@@ -6,15 +6,80 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { useController } from 'react-hook-form';
+import * as z from 'zod/mini';
 import { places } from '@/core/vocabulary/vocabulary';
-import { STOCK_STATES, type StockItem } from '@/model/stock/item';
+import { STOCK_STATES, stockItem, type StockItem } from '@/model/stock/item';
 import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
-import { Choices } from '@/ui/Choices';
-import { ReadingField } from '@/ui/ReadingField';
+import { FormChoices, FormReading, FormText, freeText, saidText, useSentForm, type SentForm } from '@/ui/forms';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
 
 export const STATE_CHOICES = STOCK_STATES.map((id) => ({ id, label: { new: 'New', good: 'Good', worn: 'Worn' }[id] }));
+
+const form = z.extend(
+  z.pick(stockItem, { place: true, state: true, bicycle: true, quantity: true, worth: true, cost: true }),
+  { label: saidText('Say what it is.', 120), size: freeText(120), from: freeText(200) },
+);
+type Filled = z.output<typeof form>;
+
+const EMPTY: Filled = {
+  label: '',
+  place: 'frame',
+  size: '',
+  state: 'good',
+  from: '',
+  bicycle: null,
+  quantity: 1,
+  worth: 0,
+  cost: null,
+};
+
+function BelongsTo({ control }: Pick<SentForm<Filled>, 'control'>) {
+  const { field } = useController({ control, name: 'place' });
+  return (
+    <TextField
+      select
+      label="Belongs to"
+      value={field.value}
+      onChange={(event) => field.onChange(event.target.value)}
+      sx={{ minWidth: 180 }}
+    >
+      {places.map((place) => (
+        <MenuItem key={place.id} value={place.id}>
+          {place.label}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
+
+function Figures({ control }: Pick<SentForm<Filled>, 'control'>) {
+  const { currency } = useSettings();
+  return (
+    <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
+      <FormReading
+        control={control}
+        name="quantity"
+        label="How many"
+        kind="number"
+        width={120}
+        refuse={(n) => (n <= 0 || n > 1_000_000 ? 'one or more' : null)}
+      />
+      <FormReading control={control} name="worth" label="Worth, together" kind="money" unit={currency} width={160} />
+      <FormReading
+        control={control}
+        name="cost"
+        mayBeEmpty
+        label="Cost, together"
+        kind="money"
+        unit={currency}
+        width={160}
+        help="Empty: shared out of the donor's price"
+      />
+    </Box>
+  );
+}
 
 /** Puts something into the drawer: what, where from, size, state, how many, what one would fetch. */
 export function StockDialog({
@@ -26,110 +91,39 @@ export function StockDialog({
   onClose(kept: boolean): void;
 }) {
   const workshop = useWorkshop();
-  const { currency } = useSettings();
-  const [item, setItem] = useState<StockItem>(() => ({
-    id: newId(),
-    label: '',
-    place: 'frame',
-    size: '',
-    state: 'good',
-    from: '',
-    bicycle: null,
-    quantity: 1,
-    worth: 0,
-    cost: null,
-    goneAt: null,
-    at: nowIso(),
-    ...draft,
-  }));
-  const change = (changes: Partial<StockItem>) => setItem((now) => ({ ...now, ...changes }));
-  const nameless = item.label.trim() === '';
-  async function keep() {
-    if (nameless) return;
-    if (await workshop.putStock([{ ...item, label: item.label.trim(), at: nowIso() }])) onClose(true);
-  }
+  const [given] = useState(() => ({ id: newId(), goneAt: null, ...draft }));
+  const { control, submit } = useSentForm<Filled>(form, { ...EMPTY, ...draftFields(draft) }, async (filled) => {
+    if (await workshop.putStock([{ ...filled, id: given.id, goneAt: given.goneAt, at: nowIso() }])) onClose(true);
+  });
   return (
     <Dialog open onClose={() => onClose(false)} aria-labelledby="stock-title" fullWidth maxWidth="sm">
-      <Box
-        component="form"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void keep();
-        }}
-        sx={{ p: { xs: 2, sm: 3 }, display: 'grid', gap: 2 }}
-      >
+      <Box component="form" noValidate onSubmit={submit} sx={{ p: { xs: 2, sm: 3 }, display: 'grid', gap: 2 }}>
         <Typography id="stock-title" variant="h2" sx={{ fontSize: '1.4rem' }}>
           Into the drawer
         </Typography>
-        <TextField
-          label="What it is"
-          value={item.label}
-          error={nameless}
-          onChange={(event) => change({ label: event.target.value.slice(0, 120) })}
-        />
-        <Choices label="State" options={STATE_CHOICES} value={item.state} onChoose={(state) => change({ state })} />
+        <FormText control={control} name="label" label="What it is" autoFocus />
+        <FormChoices control={control} name="state" label="State" options={STATE_CHOICES} />
         <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
-          <TextField
-            label="Size, as marked or measured"
-            value={item.size}
-            onChange={(event) => change({ size: event.target.value.slice(0, 120) })}
-          />
-          <TextField
-            select
-            label="Belongs to"
-            value={item.place}
-            onChange={(event) => change({ place: event.target.value })}
-            sx={{ minWidth: 180 }}
-          >
-            {places.map((place) => (
-              <MenuItem key={place.id} value={place.id}>
-                {place.label}
-              </MenuItem>
-            ))}
-          </TextField>
-          <TextField
-            label="Where from"
-            value={item.from}
-            onChange={(event) => change({ from: event.target.value.slice(0, 200) })}
-          />
+          <FormText control={control} name="size" label="Size, as marked or measured" />
+          <BelongsTo control={control} />
+          <FormText control={control} name="from" label="Where from" />
         </Box>
-        <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
-          <ReadingField
-            label="How many"
-            kind="number"
-            width={120}
-            value={item.quantity}
-            refuse={(n) => (n <= 0 || n > 1_000_000 ? 'one or more' : null)}
-            onCommit={(quantity) => change({ quantity })}
-          />
-          <ReadingField
-            label="Worth, together"
-            kind="money"
-            unit={currency}
-            width={160}
-            value={item.worth}
-            onCommit={(worth) => change({ worth })}
-          />
-          <ReadingField
-            label="Cost, together"
-            kind="money"
-            unit={currency}
-            width={160}
-            value={item.cost}
-            help="Empty: shared out of the donor's price"
-            onCommit={(cost) => change({ cost })}
-            onClear={() => change({ cost: null })}
-          />
-        </Box>
+        <Figures control={control} />
         <Box sx={{ display: 'flex', gap: 1, justifyContent: 'flex-end' }}>
           <Button color="inherit" onClick={() => onClose(false)} sx={{ minHeight: 48 }}>
             Not now
           </Button>
-          <Button type="submit" variant="contained" disabled={nameless} sx={{ minHeight: 48 }}>
+          <Button type="submit" variant="contained" sx={{ minHeight: 48 }}>
             Put it in
           </Button>
         </Box>
       </Box>
     </Dialog>
   );
+}
+
+/** What of a draft the form asks for. */
+function draftFields(draft: Partial<StockItem>): Partial<Filled> {
+  const { id: _id, at: _at, goneAt: _goneAt, ...fields } = draft;
+  return fields;
 }

@@ -19,76 +19,10 @@ import { TextInput } from '@/ui/TextInput';
 import { TopBar } from '../top-bar/TopBar';
 import { useSettings, useWorkshop, useWorkshopState } from '../workshop/WorkshopProvider';
 
+const StockTable = dynamic(() => import('./StockTable').then((module) => module.StockTable), { ssr: false });
 const StockDialog = dynamic(() => import('./StockDialog').then((module) => module.StockDialog), { ssr: false });
 /** Reading and writing tables comes when one is taken in or written. */
 const stockTable = () => import('@/model/exchange/stockCsv');
-
-const STATE_WORDS: Record<StockItem['state'], string> = { new: 'new', good: 'good', worn: 'worn' };
-
-function Row({
-  item,
-  cost,
-  currency,
-  onOpen,
-  onGone,
-}: {
-  item: StockItem;
-  cost: number | null;
-  currency: string;
-  onOpen(): void;
-  onGone(): void;
-}) {
-  return (
-    <Box
-      component="li"
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: { xs: 'minmax(0, 1fr) auto', sm: 'minmax(0, 1fr) 130px auto' },
-        gap: 2,
-        alignItems: 'center',
-        py: 0.5,
-      }}
-    >
-      <Box
-        component="button"
-        onClick={onOpen}
-        sx={{
-          all: 'unset',
-          cursor: 'pointer',
-          minHeight: 56,
-          py: 0.75,
-          boxSizing: 'border-box',
-          '&:focus-visible': { outline: '3px solid', outlineColor: 'primary.main' },
-        }}
-      >
-        <Box sx={{ fontWeight: 640 }}>
-          {item.quantity !== 1 && `${Math.round(item.quantity * 1000) / 1000} × `}
-          {item.label}
-          {item.size && (
-            <Box component="span" sx={{ fontWeight: 400 }}>
-              {' '}
-              {item.size}
-            </Box>
-          )}
-        </Box>
-        <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
-          {[STATE_WORDS[item.state], placeLabel(item.place).toLowerCase(), item.from && `from ${item.from}`]
-            .filter(Boolean)
-            .join(' · ')}
-        </Box>
-      </Box>
-      <Box sx={{ textAlign: 'right', display: { xs: 'none', sm: 'block' } }}>
-        <Box sx={{ fontSize: '1.2rem', fontWeight: 660 }}>{cost === null ? '–' : money(cost, currency)}</Box>
-        <Box sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>
-          {cost === null ? 'cost not known' : item.cost === null ? 'share of its donor' : 'what it cost'}
-        </Box>
-      </Box>
-      <Button color="inherit" onClick={onGone} aria-label={`Used or thrown away: ${item.label}`} sx={{ minHeight: 56 }}>
-        Gone
-      </Button>
-    </Box>
-  );
-}
 
 /** The drawer and the donors: what lies there, where it came from and what it cost. */
 export function StockPage() {
@@ -106,14 +40,10 @@ export function StockPage() {
   const costs = stockCosts(all, summaries);
   const here = inStock(stock);
   const words = search.toLowerCase().split(/\s+/).filter(Boolean);
-  const shown = here
-    .filter((item) => {
-      const text = `${item.label} ${item.size} ${item.state} ${item.from} ${placeLabel(item.place)}`.toLowerCase();
-      return words.every((word) => text.includes(word));
-    })
-    .sort(
-      (a, b) => placeLabel(a.place).localeCompare(placeLabel(b.place), 'en') || a.label.localeCompare(b.label, 'en'),
-    );
+  const shown = here.filter((item) => {
+    const text = `${item.label} ${item.size} ${item.state} ${item.from} ${placeLabel(item.place)}`.toLowerCase();
+    return words.every((word) => text.includes(word));
+  });
   const known = here.reduce((sum, item) => sum + (costs.get(item.id) ?? 0), 0);
   // What was used up on a bicycle stays used; what was only taken out can be put back.
   const gone = all
@@ -121,14 +51,13 @@ export function StockPage() {
     .sort((a, b) => (a.goneAt! < b.goneAt! ? 1 : -1))
     .slice(0, 12);
   const donors = Object.values(summaries).filter((row) => row.brief === 'donor' && row.archivedAt === null);
-  const now = () => nowIso();
   async function take(file: File) {
     const { readStockCsv } = await stockTable();
-    const read = readStockCsv(await file.text(), newId, now());
+    const read = readStockCsv(await file.text(), newId, nowIso());
     setErrors(read.ok ? [] : read.errors.slice(0, 8));
     if (!read.ok) return;
     // A list that was exported and edited is as new as its taking in.
-    if (await workshop.putStock(read.items.map((item) => ({ ...item, at: now() }))))
+    if (await workshop.putStock(read.items.map((item) => ({ ...item, at: nowIso() }))))
       workshop.say(`${read.items.length === 1 ? 'One item' : `${read.items.length} items`} taken into the drawer`);
   }
   return (
@@ -159,20 +88,19 @@ export function StockPage() {
             </Typography>
           )}
           {here.length > 0 && shown.length === 0 && <Typography>Nothing here has all of these words.</Typography>}
-          <RuledList aria-label="Parts in stock">
-            {shown.map((item) => (
-              <Row
-                key={item.id}
-                item={item}
-                cost={costs.get(item.id) ?? null}
-                currency={currency}
-                onOpen={() => setOpen(item)}
-                onGone={() =>
-                  void workshop.putStock([{ ...item, cost: costs.get(item.id) ?? item.cost, at: now(), goneAt: now() }])
-                }
-              />
-            ))}
-          </RuledList>
+          {shown.length > 0 && (
+            <StockTable
+              items={shown}
+              costs={costs}
+              currency={currency}
+              onOpen={setOpen}
+              onGone={(item) =>
+                void workshop.putStock([
+                  { ...item, cost: costs.get(item.id) ?? item.cost, at: nowIso(), goneAt: nowIso() },
+                ])
+              }
+            />
+          )}
           {gone.length > 0 && (
             <Disclosure summary={<>Gone lately</>}>
               <RuledList aria-label="Gone lately">
@@ -190,7 +118,7 @@ export function StockPage() {
                       color="inherit"
                       sx={{ minHeight: 48 }}
                       aria-label={`Back into the drawer: ${item.label}`}
-                      onClick={() => void workshop.putStock([{ ...item, at: now(), goneAt: null }])}
+                      onClick={() => void workshop.putStock([{ ...item, at: nowIso(), goneAt: null }])}
                     >
                       Put back
                     </Button>

@@ -7,8 +7,6 @@ jest.mock('../top-bar/TopBar', () => ({
   TopBar: ({ children }: { children: React.ReactNode }) => <div>{children}</div>,
 }));
 
-const list = (name: string) => screen.getByRole('list', { name });
-
 describe('the drawer', () => {
   test('empty, it says where parts come from', async () => {
     await drawStage(StockPage);
@@ -19,13 +17,15 @@ describe('the drawer', () => {
   test('something is put in with its place, found by a word, taken out and put back', async () => {
     await drawStage(StockPage);
     await userEvent.click(screen.getByRole('button', { name: 'Put something in' }));
-    expect(screen.getByRole('button', { name: 'Put it in' })).toBeDisabled();
+    await userEvent.click(await screen.findByRole('button', { name: 'Put it in' }));
+    expect(await screen.findByText('Say what it is.')).toBeInTheDocument();
+    expect(screen.getByRole('textbox', { name: 'What it is' })).toHaveFocus();
     await userEvent.type(screen.getByRole('textbox', { name: 'What it is' }), 'Chain, 8 speed');
     await userEvent.click(screen.getByRole('combobox', { name: 'Belongs to' }));
     await userEvent.click(screen.getByRole('option', { name: 'Chain' }));
     await userEvent.type(screen.getByRole('textbox', { name: /Cost, together/ }), '12.90{Enter}');
     await userEvent.click(screen.getByRole('button', { name: 'Put it in' }));
-    const row = await within(await screen.findByRole('list', { name: 'Parts in stock' })).findByRole('listitem');
+    const [, row] = within(await screen.findByRole('table', { name: 'Parts in stock' })).getAllByRole('row');
     expect(row).toHaveTextContent('€12.90');
     expect(row).toHaveTextContent('good · chain');
     await userEvent.type(screen.getByRole('textbox', { name: 'Search' }), 'saddle');
@@ -34,7 +34,8 @@ describe('the drawer', () => {
     await userEvent.click(screen.getByRole('button', { name: /Used or thrown away/ }));
     await userEvent.click(await screen.findByText('Gone lately'));
     await userEvent.click(screen.getByRole('button', { name: 'Back into the drawer: Chain, 8 speed' }));
-    expect(await within(list('Parts in stock')).findByText('Chain, 8 speed')).toBeInTheDocument();
+    const table = within(await screen.findByRole('table', { name: 'Parts in stock' }));
+    expect(table.getByText('Chain, 8 speed')).toBeInTheDocument();
   });
 
   test('a table that cannot be read is refused whole, with its rows named', async () => {
