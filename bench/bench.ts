@@ -9,6 +9,7 @@ import { measurePage } from './page';
 import { measureProperties } from './properties';
 import { measureRecords } from './records';
 import { measureResilience } from './resilience';
+import { measureSpeed } from './speed';
 
 const ARGS = [
   '--no-sandbox',
@@ -26,7 +27,7 @@ const WITHOUT_BROWSER = {
   diagnosis: measureDiagnosis,
   properties: measureProperties,
 };
-const IN_BROWSER = ['page', 'records', 'resilience'] as const;
+const IN_BROWSER = ['page', 'speed', 'records', 'resilience'] as const;
 
 const at = process.argv.indexOf('--only');
 const only = at < 0 ? null : process.argv[at + 1];
@@ -50,6 +51,7 @@ if (only === null || IN_BROWSER.some((part) => part === only)) {
   });
   try {
     if (only === null || only === 'page') await measurePage(browser, address);
+    if (only === null || only === 'speed') await measureSpeed(browser, address);
     if (only === null || only === 'records') await measureRecords(browser, address, line);
     if (only === null || only === 'resilience') await measureResilience(browser, address, memoryMb, line);
   } finally {

@@ -1,5 +1,4 @@
-/** What is measured on the built page: its weight, its frames, the way from a tap to a new ceiling. */
-import { gzipSync } from 'node:zlib';
+/** What is measured on the built page: its frames, the way from a tap to a new ceiling. */
 import type { Browser } from '@playwright/test';
 import { frameGaps, watchFrames } from './frames';
 import { line, median } from './line';
@@ -7,22 +6,6 @@ import { dragTray } from './strip';
 
 export async function measurePage(browser: Browser, address: string): Promise<void> {
   const page = await browser.newPage();
-  const html = await (await fetch(address)).text();
-  // Scripts marked for browsers without modules are never fetched by a present one.
-  const named = [...html.matchAll(/<script[^>]*src="([^"]+\.js)"[^>]*>/g)]
-    .filter(([tag]) => !/nomodule/i.test(tag))
-    .map(([, src]) => src!);
-  const sizes = await Promise.all(
-    [...new Set(named)].map(
-      async (src) => gzipSync(Buffer.from(await (await fetch(address + src)).arrayBuffer())).length,
-    ),
-  );
-  line(
-    'first-load JavaScript of the first screen, gzip',
-    `${(sizes.reduce((sum, size) => sum + size, 0) / 1000).toFixed(0)} kB`,
-    'aim under 300 kB',
-  );
-
   const trayPage = await browser.newPage();
   await trayPage.goto(`${address}/?workshop=demo`, { waitUntil: 'networkidle' });
   const dragged = (await dragTray(trayPage, address)).sort((a, b) => a - b);

@@ -35,7 +35,7 @@ function heavyBicycle(): Bicycle {
   };
 }
 
-const floorBicycles = () =>
+export const floorBicycles = () =>
   Array.from({ length: FLOOR }, (_, i) => ({
     ...newBicycle(`b${i}`, new Date(Date.parse(AT) - i * 3_600_000).toISOString(), `Bicycle ${i}`, {
       frame: (['diamond', 'mixte', 'step-through', 'small-wheel', 'long-tail', 'full-suspension'] as const)[i % 6],
@@ -44,10 +44,10 @@ const floorBicycles = () =>
   }));
 
 /** The compiler of this script leaves a helper behind in functions that are sent to the page. */
-const HELPER = 'globalThis.__name = (made) => made';
+export const HELPER = 'globalThis.__name = (made) => made';
 
 /** Puts records and photographs where the application keeps them. */
-async function seed(page: Page, address: string, bicycles: Bicycle[], photos: number): Promise<void> {
+export async function seed(page: Page, address: string, bicycles: Bicycle[], photos: number): Promise<void> {
   await page.goto(`${address}/?workshop=own`);
   await page.getByRole('main').waitFor();
   // The application lets go of its database first.

@@ -12,7 +12,6 @@ const STATE_RANK: Record<StockItem['state'], number> = { new: 0, good: 1, worn: 
 
 /** How many, what, and of which size; a press opens it. */
 function What({ item, onOpen }: { item: StockItem; onOpen(): void }) {
-  const where = [placeLabel(item.place).toLowerCase(), item.from && `from ${item.from}`].filter(Boolean).join(' · ');
   return (
     <Box
       component="button"
@@ -37,9 +36,10 @@ function What({ item, onOpen }: { item: StockItem; onOpen(): void }) {
       </Box>
       <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
         <Box component="span" sx={{ display: { sm: 'none' } }}>
-          {STATE_WORDS[item.state]} ·{' '}
+          {STATE_WORDS[item.state]} · {placeLabel(item.place).toLowerCase()}
+          {item.from && ' · '}
         </Box>
-        {where}
+        {item.from && `from ${item.from}`}
       </Box>
     </Box>
   );
