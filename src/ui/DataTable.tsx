@@ -103,7 +103,14 @@ export function DataTable<Item extends object>({
         width: '100%',
         borderCollapse: 'collapse',
         fontVariantNumeric: 'tabular-nums',
-        '& th, & td': { textAlign: 'start', verticalAlign: 'middle', py: 0.75, pl: 0, pr: 2, borderBottom: '1px solid' },
+        '& th, & td': {
+          textAlign: 'start',
+          verticalAlign: 'middle',
+          py: 0.75,
+          pl: 0,
+          pr: 2,
+          borderBottom: '1px solid',
+        },
         '& th, & tr > *': { borderColor: 'divider' },
         '& tr > :last-of-type': { pr: 0 },
       }}

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { memo } from 'react';
 import type { BoltTrouble } from '@/core/prove/boltTroubles';
 import type { Bolt } from '@/core/rebuild/bolts';
 import type { TorqueJudgement } from '@/core/rebuild/judgeTorque';
@@ -88,17 +89,22 @@ function SizeMenu({ send, bolt }: Pick<StageProps, 'send'> & { bolt: Bolt }) {
   );
 }
 
-function BoltRow({
-  send,
-  bolt,
-  signed,
-  open,
-}: Pick<StageProps, 'send'> & {
+interface BoltRowProps extends Pick<StageProps, 'send'> {
   bolt: Bolt;
   signed: { judgement: TorqueJudgement; row: Signature } | undefined;
   /** What the law still asks of it. */
   open: [BoltTrouble, string][];
-}) {
+}
+
+/** A change of the bicycle draws anew only the bolts that it is about. */
+const sameRow = (a: BoltRowProps, b: BoltRowProps) =>
+  a.send === b.send &&
+  a.bolt === b.bolt &&
+  a.signed?.row === b.signed?.row &&
+  a.signed?.judgement === b.signed?.judgement &&
+  String(a.open) === String(b.open);
+
+const BoltRow = memo(function BoltRow({ send, bolt, signed, open }: BoltRowProps) {
   const { name } = useHand();
   const sign = (valueNm: number | null) => send(signBolt(bolt.id, valueNm, name, false));
   const state =
@@ -211,7 +217,7 @@ function BoltRow({
       )}
     </Box>
   );
-}
+}, sameRow);
 
 /** The torque round: every bolt, front to back, with its compound, its hand and who judged it how. */
 export function Rebuild({ bicycle, send }: StageProps) {

@@ -1,5 +1,5 @@
 'use client';
-import { createContext, use, useEffect, useState, type ReactNode } from 'react';
+import { createContext, use, useDeferredValue, useEffect, useState, type ReactNode } from 'react';
 import { useStore } from 'zustand';
 import type { Command } from '@/model/commands';
 import type { Bicycle } from '@/model/record';
@@ -46,7 +46,8 @@ function Opening() {
 }
 
 function WhenOpen({ workshop, children }: { workshop: Workshop; children: ReactNode }) {
-  const status = useStore(workshop.store, (state) => state.status);
+  // What the page then draws may be long, and is drawn piece by piece.
+  const status = useDeferredValue(useStore(workshop.store, (state) => state.status));
   return status === 'loading' ? <Opening /> : children;
 }
 

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useId, useState } from 'react';
+import { startTransition, useEffect, useId, useState } from 'react';
 import type { Reckoned } from '@/worker/lanes';
 import { answerOf, askOnce, keyOf, outputOf, type Question } from './askOnce';
 
@@ -18,7 +18,8 @@ export function useAnswers(questions: readonly (Question | null)[]): unknown[] {
       if (key === null) return;
       // A question that breaks or is overtaken leaves what stood there.
       askOnce(`${id}${i}`, key).then(
-        (result) => !gone && setShown((was) => ({ ...was, [i]: { id: key.split(' ', 1)[0]!, result } })),
+        (result) =>
+          !gone && startTransition(() => setShown((was) => ({ ...was, [i]: { id: key.split(' ', 1)[0]!, result } }))),
         () => undefined,
       );
     });

@@ -1,6 +1,6 @@
 'use client';
 import { own } from '@/core/own';
-import { useEffect, useState } from 'react';
+import { useDeferredValue, useEffect, useState } from 'react';
 import type { Bicycle } from '@/model/record';
 import { useWorkshop, useWorkshopState } from './WorkshopProvider';
 
@@ -16,5 +16,7 @@ export function useOpenBicycle(id: string): { bicycle: Bicycle | undefined; miss
       left = true;
     };
   }, [workshop, id, bicycle]);
-  return { bicycle, missing: !bicycle && gone === id };
+  // A whole bicycle takes long to draw at first, and is drawn piece by piece; each change after that at once.
+  const drawn = useDeferredValue(bicycle !== undefined);
+  return { bicycle: drawn ? bicycle : undefined, missing: !bicycle && gone === id };
 }

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useId, useState } from 'react';
+import { startTransition, useEffect, useId, useState } from 'react';
 import type { InputError } from '@/core/calculator';
 import type { AnswerOf, CalculatorId, QuestionOf } from '@/core/questions';
 import { Cancelled, type Reckoned } from '@/worker/lanes';
@@ -31,7 +31,8 @@ export function useReckon<Id extends CalculatorId>(id: Id, input: QuestionOf<Id>
     if (key === null || answerOf(key)) return;
     let gone = false;
     askOnce(caller, key).then(
-      (result) => !gone && setShown({ key, result }),
+      // What an answer draws may be long, and whoever taps meanwhile comes first.
+      (result) => !gone && startTransition(() => setShown({ key, result })),
       (error: unknown) => !gone && !(error instanceof Cancelled) && setShown({ key, result: 'failed' }),
     );
     return () => {
