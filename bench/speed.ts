@@ -134,7 +134,7 @@ async function search(browser: Browser, address: string, slow: number): Promise<
   const strokes: number[] = [];
   await field.focus();
   for (const word of ['boathouse', 'mixte 12', 'bicycle 4'])
-    for (const letter of [...word, ...Array.from(word, () => 'Backspace')]) {
+    for (const letter of [...Array.from(word), ...Array.from(word, () => 'Backspace')]) {
       await forget(page);
       await page.keyboard.press(letter === ' ' ? 'Space' : letter);
       await page.waitForTimeout(60);

@@ -34,7 +34,7 @@ const REFUSED: Case[] = [
   ['src/core/bearings/a.ts', "import type {} from '../identify/match';"],
   ['src/core/strip/a.ts', "export * from '../registry';"],
   ['src/core/a.ts', "export * from './strip/order';"],
-  ['src/core/unheard/a.ts', "export * from '../strip/order';"],
+  ['src/core/strip/a.ts', "export * from '../unheard/b';"],
   ['src/features/bike/a.tsx', "export * from '../strip/Strip';"],
   ['src/features/bench/a.tsx', "export const a = () => import('../overhaul/bench');"],
   ['src/features/strip/a.tsx', "export * from '../overhaul/Overhaul';"],
@@ -51,6 +51,7 @@ const LET_THROUGH: Case[] = [
   ['src/app/api/route.ts', "export * from '@/core/registry';\nexport * from '@/worker/a';"],
   ['src/core/a.test.ts', 'export const a = Math.random();'],
   ['src/core/bearings/a.ts', "export * from '../strip/order';\nexport * from '../numbers';"],
+  ['src/core/unheard/a.ts', "export * from '../prove/ready';"],
   ['src/features/subjects.ts', "export * from './strip/declared';"],
   ['src/store/a.ts', "export * from 'papaparse';"],
 ];

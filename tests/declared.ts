@@ -1,8 +1,9 @@
 import type { PlacedSign } from '@/core/drawing/svg';
 import type { LookOver } from '@/core/inspect/lookOver';
 import { reckon } from '@/core/reckon';
+import { benchLoaders } from '@/features/bench/useBenchSteps';
 import { layOverlays, overlaysAt } from '@/features/bike/signs';
-import { SUBJECTS } from '@/features/subjects';
+import { SUBJECTS } from '@/features/allSubjects';
 import { questionOf, type Asks, type BenchStep } from '@/features/workshop/declared';
 import type { Bicycle } from '@/model/record';
 import { USUAL_SETTINGS } from '@/model/settings/usual';
@@ -27,7 +28,7 @@ export async function stepsOf(
   place = 'hub.front',
   lookOver: LookOver | null = null,
 ): Promise<BenchStep[]> {
-  const parts = await Promise.all(SUBJECTS.flatMap(({ bench }) => bench?.[task]?.() ?? []));
+  const parts = await Promise.all(benchLoaders(SUBJECTS, task).map((load) => load()));
   return parts.flatMap((part) =>
     part.steps(bicycle, {
       settings: USUAL_SETTINGS,

@@ -1,7 +1,7 @@
 import { ThemeProvider } from '@mui/material/styles';
 import { act, render } from '@testing-library/react';
 import type { ComponentType } from 'react';
-import { SUBJECTS } from '@/features/subjects';
+import { SUBJECTS } from '@/features/allSubjects';
 import { DeclaredContext } from '@/features/workshop/declared';
 import { WorkshopContext, useWorkshop, useWorkshopState, type StageProps } from '@/features/workshop/WorkshopProvider';
 import type { Command } from '@/model/commands';

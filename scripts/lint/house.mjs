@@ -14,8 +14,9 @@ function fileOf(source, from, root) {
 }
 
 /**
- * Subjects of one layer stand in an order, and each imports only those before it: so there is no circle between them. The
- * layer's own files are for all subjects or collect them: those named in `collectors` may import any, and no subject them.
+ * Subjects of one layer stand in an order, and each imports only those before it: so there is no circle between them. One
+ * without a place in the order may import any of these, and none may import it. The layer's own files are for all subjects
+ * or collect them: those named in `collectors` may import any, and no subject them.
  */
 const order = {
   meta: { type: 'problem', schema: [{ type: 'object' }] },
@@ -41,9 +42,9 @@ const order = {
         if (collectors.includes(nameOf(file)))
           say(`“${nameOf(file)}” collects the subjects: none of them may import it.`);
       } else if (here === '') say(`“${nameOf(context.filename)}” serves every subject: it may import none.`);
-      else if (!subjects.includes(there) || !subjects.includes(here))
-        say(`“${subjects.includes(here) ? there : here}” has no place in the order of the subjects of ${layer}.`);
-      else if (subjects.indexOf(there) > subjects.indexOf(here))
+      else if (!subjects.includes(there))
+        say(`“${there}” has no place in the order of the subjects of ${layer}, so that none may import it.`);
+      else if (subjects.includes(here) && subjects.indexOf(there) > subjects.indexOf(here))
         say(`“${here}” stands before “${there}” in the order of the subjects of ${layer}, so that there is no circle.`);
     }
     return {

@@ -5,7 +5,7 @@ import { ThemeProvider } from '@mui/material/styles';
 import type { ReactNode } from 'react';
 import { Problem } from '@/features/shell/Problem';
 import { Shell } from '@/features/shell/Shell';
-import { SUBJECTS } from '@/features/subjects';
+import { SUBJECTS } from '@/features/allSubjects';
 import { DeclaredContext } from '@/features/workshop/declared';
 import { WorkshopProvider } from '@/features/workshop/WorkshopProvider';
 import { theme } from '@/ui/theme';

@@ -9,7 +9,7 @@ import { memoryBrowser } from '../../tests/memoryBrowser';
 import { drawStage } from '../../tests/stage';
 import { BenchPage } from './bench/BenchPage';
 import { PlaceCard } from './bike/PlaceCard';
-import { SUBJECTS } from './subjects';
+import { SUBJECTS } from './allSubjects';
 import { DeclaredContext } from './workshop/declared';
 import { WorkshopContext, type StageProps } from './workshop/WorkshopProvider';
 

@@ -9,7 +9,7 @@ import { memoryBrowser } from '../../tests/memoryBrowser';
 import { Floor } from './floor/Floor';
 import { Offline } from './shell/Offline';
 import { Reminders } from './shell/Reminders';
-import { SUBJECTS } from './subjects';
+import { SUBJECTS } from './allSubjects';
 import { DeclaredContext } from './workshop/declared';
 import { WorkshopContext } from './workshop/WorkshopProvider';
 

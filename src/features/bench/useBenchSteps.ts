@@ -15,9 +15,15 @@ import { useAnswers } from '../workshop/useAnswers';
 
 const loading = new WeakMap<object, Promise<BenchPart<never>[]>>();
 
+/** Who gives steps to a task: whoever declares it first, then the others in their order. */
+export function benchLoaders(declared: readonly Declared[], task: BenchTask): (() => Promise<BenchPart<never>>)[] {
+  const owns = ({ tasks }: Declared) => Number(tasks?.some(({ id }) => id === task) ?? false);
+  return declared.toSorted((a, b) => owns(b) - owns(a)).flatMap(({ bench }) => bench?.[task] ?? []);
+}
+
 /** What the subjects give to a task; fetched once. */
 function partsOf(declared: readonly Declared[], task: BenchTask): Promise<BenchPart<never>[]> {
-  const loaders = declared.flatMap(({ bench }) => bench?.[task] ?? []);
+  const loaders = benchLoaders(declared, task);
   const [first] = loaders;
   if (!first) return Promise.resolve([]);
   const known = loading.get(first);

@@ -3,9 +3,12 @@ import type { Bicycle } from '@/model/record';
 import type { Stage } from '@/model/stages';
 import type { Declared, DeclaredOverlay, Known, Overlay } from '../workshop/declared';
 
-/** Who lays signs at a stage, in the order of the subjects. */
+/** Who lays signs at a stage: in the order of the subjects, and the stage's own last, over the others. */
 export function overlaysAt(declared: readonly Declared[], stage: Stage): DeclaredOverlay[] {
-  return declared.flatMap(({ overlays }) => overlays ?? []).filter(({ at }) => at.includes(stage));
+  return declared
+    .toSorted((a, b) => Number(a.stage?.id === stage) - Number(b.stage?.id === stage))
+    .flatMap(({ overlays }) => overlays ?? [])
+    .filter(({ at }) => at.includes(stage));
 }
 
 /**

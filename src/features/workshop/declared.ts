@@ -187,6 +187,12 @@ export function questionOf(asks: Asks<never> | undefined, bicycle: Bicycle, arou
   return asks ? { id: asks.id, input: asks.of(bicycle, around) } : null;
 }
 
+/** Subjects in the order of their stages; those without one come after. */
+export function inOrder(subjects: readonly Declared[]): Declared[] {
+  const rank = ({ stage }: Declared) => (stage ? STAGES.indexOf(stage.id) : STAGES.length);
+  return subjects.toSorted((a, b) => rank(a) - rank(b));
+}
+
 export const DeclaredContext = createContext<readonly Declared[]>([]);
 
 /** All that the subjects declare, in the order of the work. */
