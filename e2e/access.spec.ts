@@ -101,7 +101,7 @@ async function whatOpens(page: Page, look: Look, phone: boolean): Promise<void> 
   await look('gauges');
   await page.keyboard.press('Escape');
   await page.goto('/stock');
-  await expect(page.getByRole('list', { name: 'Parts in stock' })).toBeVisible();
+  await expect(page.getByRole('table', { name: 'Parts in stock' })).toBeVisible();
   await look('stock');
   await page
     .getByRole('button', { name: /Put .*in|Add/ })

@@ -169,8 +169,8 @@ test('stock goes out and in as a table; a part of a tray goes into the drawer an
   await page.getByRole('button', { name: 'Put it in' }).click();
   await expect(page.getByRole('button', { name: /^Cone, left · went into stock/ })).toBeVisible();
   await page.goto('/stock');
-  const list = page.getByRole('list', { name: 'Parts in stock' });
-  await expect(list.getByRole('listitem').filter({ hasText: 'Cone, left' })).toContainText('5/16 in x 26');
+  const list = page.getByRole('table', { name: 'Parts in stock' });
+  await expect(list.getByRole('row').filter({ hasText: 'Cone, left' })).toContainText('5/16 in x 26');
   const downloading = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export as CSV' }).click();
   const csv = readFileSync(await (await downloading).path(), 'utf8');
@@ -181,15 +181,15 @@ test('stock goes out and in as a table; a part of a tray goes into the drawer an
       .getByLabel('Take in a CSV of stock')
       .setInputFiles({ name: 'stock.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
   await take(changed);
-  await expect(list.getByRole('listitem').filter({ hasText: 'bright' })).toHaveCount(1);
+  await expect(list.getByRole('row').filter({ hasText: 'bright' })).toHaveCount(1);
   await take('what,state,quantity\nBell,shiny,1\n');
   await expect(page.getByRole('alert').filter({ hasText: 'Nothing was taken in.' })).toContainText('Row 2: state');
   await take('what,place,state,quantity,cost_minor\nHub cones pair,hub.front,new,2,800\n');
-  await expect(list.getByRole('listitem').filter({ hasText: '2 × Hub cones pair' })).toContainText('€8.00');
+  await expect(list.getByRole('row').filter({ hasText: '2 × Hub cones pair' })).toContainText('€8.00');
   await page.goto('/bike?id=ferry-staff-7&stage=decide');
   const job = page.getByRole('listitem').filter({ hasText: 'Open and overhaul the front hub' }).first();
   await expect(job).toContainText('In the drawer: Hub cones pair');
   await job.getByRole('button', { name: 'Use one' }).first().click();
   await page.goto('/stock');
-  await expect(list.getByRole('listitem').filter({ hasText: 'Hub cones pair' })).toContainText('€4.00');
+  await expect(list.getByRole('row').filter({ hasText: 'Hub cones pair' })).toContainText('€4.00');
 });

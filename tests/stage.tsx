@@ -1,9 +1,9 @@
 import { ThemeProvider } from '@mui/material/styles';
 import { act, render } from '@testing-library/react';
-import type { ComponentType } from 'react';
+import { useState, type ComponentType } from 'react';
 import { SUBJECTS } from '@/features/allSubjects';
-import { DeclaredContext } from '@/features/workshop/declared';
-import { WorkshopContext, useWorkshop, useWorkshopState, type StageProps } from '@/features/workshop/WorkshopProvider';
+import { DeclaredContext, type StageViewProps } from '@/features/workshop/declared';
+import { WorkshopContext, useWorkshop, useWorkshopState } from '@/features/workshop/WorkshopProvider';
 import type { Command } from '@/model/commands';
 import { newBicycle } from '@/model/fresh';
 import { USUAL_SETTINGS } from '@/model/settings/usual';
@@ -15,16 +15,18 @@ import { memoryBrowser } from './memoryBrowser';
 
 const AT = '2026-11-25T10:00:00.000Z';
 
-function Held({ Stage }: { Stage: ComponentType<StageProps> }) {
+function Held({ Stage }: { Stage: ComponentType<StageViewProps> }) {
+  const [place, onPlace] = useState(() => new URLSearchParams(window.location.search).get('tray'));
   const workshop = useWorkshop();
   const bicycle = useWorkshopState((state) => state.bicycles.b1);
   if (!bicycle) return null;
-  return <Stage bicycle={bicycle} send={(command) => workshop.send('b1', command)} />;
+  const send = (command: Command) => workshop.send('b1', command);
+  return <Stage bicycle={bicycle} send={send} place={place} onPlace={onPlace} lookOver={null} noting={false} />;
 }
 
 /** Draws one stage over a workshop in memory, after the commands given; gives the record as it stands. */
 export async function drawStage(
-  Stage: ComponentType<StageProps>,
+  Stage: ComponentType<StageViewProps>,
   commands: Command[] = [],
   settings: Partial<WorkshopSettings> = {},
 ): Promise<{ record(): Bicycle; workshop: Workshop }> {

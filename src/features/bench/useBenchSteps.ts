@@ -50,7 +50,9 @@ export function useBenchSteps(
 ): { steps: OwnedStep[]; of: string | null; pending: boolean } {
   const parts = use(partsOf(useDeclared(), task));
   const answers = useAnswers(parts.map(({ asks }) => questionOf(asks, bicycle, around)));
-  const steps = parts.flatMap((part, i) => {
+  // All of them or none: a task opens at its first open step, whoever answers sooner.
+  const pending = parts.some(({ asks }, i) => asks !== undefined && answers[i] === null);
+  const steps = (pending ? [] : parts).flatMap((part, i) => {
     const answer = answers[i] as never;
     return part.steps(bicycle, { ...known, answer, place }).map((step) => ({ step, part, answer }));
   });
@@ -58,7 +60,7 @@ export function useBenchSteps(
   return {
     steps,
     of: of.find((words) => words !== null) ?? null,
-    pending: parts.some(({ asks }, i) => asks !== undefined && answers[i] === null),
+    pending,
   };
 }
 

@@ -1,16 +1,14 @@
 'use client';
 import { useEffect } from 'react';
 import type { BearingBench } from '@/core/bearings/benchTypes';
-import type { StageProps } from '../workshop/WorkshopProvider';
-import { usePlaceAt } from '../workshop/usePlaceAt';
+import type { StageViewProps } from '../workshop/declared';
 import { BearingBoard } from './BearingBoard';
 import { BearingView } from './BearingView';
 import { useBenches } from './useBenches';
 
 /** Every bearing on the bicycle: all of them with their state, or one on the bench. */
-export function Overhaul({ bicycle, send }: StageProps) {
+export function Overhaul({ bicycle, send, place, onPlace: go }: StageViewProps) {
   const benches = useBenches(bicycle);
-  const [place, go] = usePlaceAt();
   const bench: BearingBench | undefined = benches?.benches.find((each) => each.place === place);
   // A bearing is opened at its top, wherever the list had been scrolled to.
   useEffect(() => {

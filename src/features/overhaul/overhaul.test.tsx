@@ -31,7 +31,7 @@ describe('the bearings', () => {
     expect(rear).toHaveTextContent('left shut while it runs');
     expect(screen.getByText(/Next: degrease cups, cones, balls and axle/)).toBeInTheDocument();
     await userEvent.click(within(rear).getByRole('button'));
-    expect(window.location.search).toContain('tray=hub.rear');
+    expect(await screen.findByRole('heading', { name: /rear hub/i })).toBeInTheDocument();
   });
 
   test('a dynamo hub is left alone: magnet and armature are never parted without a keeper', async () => {

@@ -2,17 +2,15 @@
 import { useMemo } from 'react';
 import { stripOrder } from '@/core/strip/order';
 import { doneSteps } from '@/model/strip/trays';
-import type { StageProps } from '../workshop/WorkshopProvider';
+import type { StageViewProps } from '../workshop/declared';
 import { StuckParts } from './StuckParts';
 import { TrayBoard } from './TrayBoard';
 import { TrayView } from './TrayView';
-import { usePlaceAt } from '../workshop/usePlaceAt';
 import { useTrays } from '../workshop/useTrays';
 
 /** Take it apart so that it goes back together: all trays in the order of a whole strip, or one of them. */
-export function Strip({ bicycle, send }: StageProps) {
+export function Strip({ bicycle, send, place, onPlace: go }: StageViewProps) {
   const trays = useTrays(bicycle);
-  const [place, go] = usePlaceAt();
   const order = useMemo(
     () => (trays ? stripOrder(trays.trays, trays.constraints, doneSteps(bicycle)) : null),
     [trays, bicycle],
