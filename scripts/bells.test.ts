@@ -8,11 +8,11 @@ test('a made-up subject touches one folder a layer and one line a list, and its 
     const touched = touchedBy(clone);
     expect(strayed(touched)).toEqual([]);
     expect(touched.filter(({ isNew }) => !isNew).map(({ file }) => file)).toEqual([
-      'scripts/tables.ts',
       'src/core/subjects.ts',
+      'src/features/subjects.ts',
       'src/model/migrate/steps.ts',
-      'src/model/record.ts',
       'src/model/subjects.ts',
+      'src/model/version.ts',
       'src/worker/subjects.ts',
     ]);
     expect(clone.run('npm', 'run', '-s', 'data').ok).toBe(true);
