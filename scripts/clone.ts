@@ -1,5 +1,5 @@
 import { execFileSync, spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync, symlinkSync } from 'node:fs';
+import { mkdtempSync, rmSync, symlinkSync, unlinkSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 
@@ -7,6 +7,8 @@ import { join, resolve } from 'node:path';
 export interface Clone {
   run(command: string, ...args: string[]): { ok: boolean; said: string };
   git(...args: string[]): string;
+  /** Takes the shared packages away, so that whoever runs next installs its own. */
+  withoutPackages(): void;
   remove(): void;
 }
 
@@ -37,6 +39,7 @@ export function cloneTree(): Clone {
       });
       return { ok: status === 0, said: `${stdout}${stderr}`.trim() };
     },
+    withoutPackages: () => unlinkSync(join(folder, 'node_modules')),
     remove: () => rmSync(folder, { recursive: true, force: true }),
   };
 }

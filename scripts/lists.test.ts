@@ -1,5 +1,8 @@
 import { execFileSync } from 'node:child_process';
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { SUBJECTS } from '../src/features/allSubjects';
+import { STAGES } from '../src/model/stages';
+import { BENCH_TASKS } from '../src/model/work/part';
 import { tables } from './tables.mjs';
 
 const read = (file: string) => readFileSync(file, 'utf8');
@@ -36,6 +39,19 @@ describe('every list is complete', () => {
     expect(named('src/model/subjects.ts', /export \* as (\w+) from '\.\/\1\/subject'/g)).toEqual(subjects);
     expect(foldersWith('src/model', 'part.ts')).toEqual(subjects);
     expect(foldersWith('src/model', 'commands.ts')).toEqual(subjects);
+  });
+
+  test('each subject that declares itself to the pages stands in their list, and every stage and task is declared once', () => {
+    const listed = named('src/features/subjects.ts', /export \{ \w+ \} from '\.\/([\w-]+)\/declared'/g);
+    expect(listed).toEqual(foldersWith('src/features', 'declared.ts').filter((name) => name !== 'workshop'));
+    expect(SUBJECTS.flatMap(({ stage }) => stage?.id ?? []).sort()).toEqual([...STAGES].sort());
+    expect(SUBJECTS.flatMap(({ tasks }) => tasks?.map(({ id }) => id) ?? []).sort()).toEqual([...BENCH_TASKS].sort());
+    for (const { stage } of SUBJECTS) if (stage) expect(BENCH_TASKS).toContain(stage.bench.task);
+  });
+
+  test('each task of the bench has somebody who gives it steps', () => {
+    for (const task of BENCH_TASKS)
+      expect([task, SUBJECTS.some(({ bench }) => bench?.[task] !== undefined)]).toEqual([task, true]);
   });
 
   test('each table is read by its subject', () => {
