@@ -27,9 +27,16 @@ const clone = cloneTree();
 let broken = 0;
 function step(name: string, command: string, ...args: string[]): void {
   const from = Date.now();
-  const { ok, said } = clone.run(command, ...args);
+  const { ok, said, printed } = clone.run(command, ...args);
   console.log(`${ok ? 'ok    ' : 'BROKEN'} ${name} (${Math.round((Date.now() - from) / 1000)} s)`);
   if (!ok) console.log(said.split('\n').slice(-60).join('\n'));
+  if (!ok || command === 'npm')
+    console.log(
+      printed
+        .split('\n')
+        .slice(ok ? -1 : -60)
+        .join('\n'),
+    );
   if (!ok) broken++;
 }
 try {

@@ -5,7 +5,8 @@ import { join, resolve } from 'node:path';
 
 /** A copy of the tree as it stands, with its packages, in a folder of its own. */
 export interface Clone {
-  run(command: string, ...args: string[]): { ok: boolean; said: string };
+  /** `said` is all of it, `printed` what stands on stdout. */
+  run(command: string, ...args: string[]): { ok: boolean; said: string; printed: string };
   git(...args: string[]): string;
   /** Takes the shared packages away, so that whoever runs next installs its own. */
   withoutPackages(): void;
@@ -37,7 +38,7 @@ export function cloneTree(): Clone {
         encoding: 'utf8',
         maxBuffer: 1 << 28,
       });
-      return { ok: status === 0, said: `${stdout}${stderr}`.trim() };
+      return { ok: status === 0, said: `${stdout}${stderr}`.trim(), printed: stdout.trim() };
     },
     withoutPackages: () => unlinkSync(join(folder, 'node_modules')),
     remove: () => rmSync(folder, { recursive: true, force: true }),

@@ -21,6 +21,67 @@ import { TitleBlock } from './TitleBlock';
 const FindPlace = dynamic(() => import('./FindPlace').then((module) => module.FindPlace), { ssr: false });
 const KindFields = dynamic(() => import('../kind/KindFields').then((module) => module.KindFields), { ssr: false });
 
+/** What is done with the drawing: a place found, seen closer, saved. */
+function SheetTools({
+  places,
+  small,
+  finding,
+  closer,
+  onFinding,
+  onCloser,
+  onFind,
+  onSave,
+}: {
+  places: string[];
+  small: boolean;
+  finding: boolean;
+  closer: boolean;
+  onFinding(finding: boolean): void;
+  onCloser(closer: boolean): void;
+  onFind(place: string): void;
+  onSave(): void;
+}) {
+  return (
+    <Box
+      className="no-print"
+      sx={{
+        display: { xs: small ? 'none' : 'flex', md: 'flex' },
+        gap: 0.5,
+        alignItems: 'center',
+        minHeight: 44,
+        justifyContent: 'flex-end',
+      }}
+    >
+      {finding ? (
+        <FindPlace places={places} onClose={() => onFinding(false)} onFind={onFind} />
+      ) : (
+        <Button size="small" color="inherit" startIcon={<Search />} onClick={() => onFinding(true)}>
+          Find a place
+        </Button>
+      )}
+      <Button
+        size="small"
+        color="inherit"
+        startIcon={closer ? <ZoomOut /> : <ZoomIn />}
+        aria-pressed={closer}
+        onClick={() => onCloser(!closer)}
+      >
+        {closer ? 'Whole' : 'Closer'}
+      </Button>
+      <Button
+        size="small"
+        color="inherit"
+        aria-label="Save the drawing as SVG"
+        title="Save the drawing as SVG"
+        onClick={onSave}
+        sx={{ minWidth: 44 }}
+      >
+        <SaveAlt fontSize="small" />
+      </Button>
+    </Box>
+  );
+}
+
 /** The sheet: the bicycle drawn, what its signs mean, and the title block. It stays while the card beside it scrolls. */
 export function Sheet({
   bicycle,
@@ -70,51 +131,20 @@ export function Sheet({
         '@media print': { height: 'auto', border: 0, overflow: 'visible' },
       }}
     >
-      <Box
-        className="no-print"
-        sx={{
-          display: { xs: small ? 'none' : 'flex', md: 'flex' },
-          gap: 0.5,
-          alignItems: 'center',
-          minHeight: 44,
-          justifyContent: 'flex-end',
+      <SheetTools
+        places={places}
+        small={small}
+        finding={finding}
+        closer={closer}
+        onFinding={setFinding}
+        onCloser={setCloser}
+        onFind={(place) => {
+          setFinding(false);
+          setFound(place);
+          onOpen(place);
         }}
-      >
-        {finding ? (
-          <FindPlace
-            places={places}
-            onClose={() => setFinding(false)}
-            onFind={(place) => {
-              setFinding(false);
-              setFound(place);
-              onOpen(place);
-            }}
-          />
-        ) : (
-          <Button size="small" color="inherit" startIcon={<Search />} onClick={() => setFinding(true)}>
-            Find a place
-          </Button>
-        )}
-        <Button
-          size="small"
-          color="inherit"
-          startIcon={closer ? <ZoomOut /> : <ZoomIn />}
-          aria-pressed={closer}
-          onClick={() => setCloser(!closer)}
-        >
-          {closer ? 'Whole' : 'Closer'}
-        </Button>
-        <Button
-          size="small"
-          color="inherit"
-          aria-label="Save the drawing as SVG"
-          title="Save the drawing as SVG"
-          onClick={() => saveDrawing(bicycle, signs)}
-          sx={{ minWidth: 44 }}
-        >
-          <SaveAlt fontSize="small" />
-        </Button>
-      </Box>
+        onSave={() => saveDrawing(bicycle, signs)}
+      />
       <Box
         sx={{
           flex: { md: 1 },

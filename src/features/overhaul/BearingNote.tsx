@@ -7,7 +7,7 @@ import type { Bearing } from '@/model/bearings/part';
 import { BeforeAfter } from '@/ui/BeforeAfter';
 import { Choices } from '@/ui/Choices';
 import { ReadingField } from '@/ui/ReadingField';
-import { FEELS, PLAYS } from '../look-over/EvidenceFields';
+import { FEELS, PLAYS } from '../look-over/BearingFields';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { known } from './words';
 
