@@ -18,7 +18,7 @@ export function createFloorRows(
 ): FloorRows {
   async function readAnew(id: string, kept: Summary | undefined): Promise<Summary | null> {
     const { records, changes, summaryOf } = await whole();
-    const read = await records.read(id);
+    const read = await records.read(id, 'glance');
     if (!read.ok) {
       leaveClosed(id, read);
       return null;

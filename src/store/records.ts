@@ -42,7 +42,8 @@ function openHistory(stored: unknown): HistoryRow[] {
 }
 
 export interface Records {
-  read(id: string): Promise<ReadRecord>;
+  /** Reads a bicycle. What is only glanced at is not kept for the next reading. */
+  read(id: string, glance?: 'glance'): Promise<ReadRecord>;
   /**
    * Writes a record with its history. It is checked first unless it is `checked` already; an older record that it was raised
    * from is kept beside it until the new one has been read back.
@@ -57,7 +58,7 @@ export function createRecords(database: Database): Records {
   /** As last read or written here: what nobody has written since need not be checked again. */
   const proven = new Map<string, { bicycle: Bicycle; history: HistoryRow[] }>();
   return {
-    async read(id) {
+    async read(id, glance) {
       const stored = await database.readBicycle(id);
       if (stored === null) return { ok: false, why: 'absent', detail: '' };
       const same = proven.get(id);
@@ -65,7 +66,7 @@ export function createRecords(database: Database): Records {
       const opened = await openBicycleLater(stored.record);
       if (!opened.ok) return opened;
       const history = openHistory(await historyLater(stored.history, stored.record));
-      if (!opened.migrated) proven.set(id, { bicycle: opened.bicycle, history });
+      if (!opened.migrated && !glance) proven.set(id, { bicycle: opened.bicycle, history });
       return {
         ok: true,
         bicycle: opened.bicycle,

@@ -19,10 +19,10 @@ export interface Shelf {
 
 export function createShelf({ around, whole, exported, hidden }: Parts, { refresh }: Reading): Shelf {
   const { store, database, channel, locked, tell } = around;
-  async function readWhole(id: string): Promise<Extract<ReadRecord, { ok: true }> | null> {
+  async function readWhole(id: string, glance?: 'glance'): Promise<Extract<ReadRecord, { ok: true }> | null> {
     try {
       const { records } = await whole.get();
-      const read = await records.read(id);
+      const read = await records.read(id, glance);
       if (read.ok) return read;
       hidden.leaveClosed(id, read);
     } catch {
@@ -41,7 +41,7 @@ export function createShelf({ around, whole, exported, hidden }: Parts, { refres
     },
     async peek(id) {
       const opened = own(store.getState().bicycles, id);
-      return opened ?? (await readWhole(id))?.bicycle ?? null;
+      return opened ?? (await readWhole(id, 'glance'))?.bicycle ?? null;
     },
     async addBicycle(bicycle) {
       try {

@@ -50,6 +50,19 @@ function Row({ row }: { row: FoundRow }) {
 const isFigure = (rows: readonly FoundRow[], key: string) =>
   rows.every(({ cells }) => typeof (cells[key] ?? 0) === 'number');
 
+/** Longer than this it is a sentence, and is broken into lines. */
+const A_WORD = 18;
+
+function Cell({ words }: { words: string }) {
+  return words.length > A_WORD ? (
+    <Box sx={{ width: 220 }}>{words}</Box>
+  ) : (
+    <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
+      {words}
+    </Box>
+  );
+}
+
 /** One table as a table: its rows in whatever order is pressed, and what is said of each beneath its name. */
 function OneTable({ rows }: { rows: readonly FoundRow[] }) {
   const keys = [...new Set(rows.flatMap(({ cells }) => Object.keys(cells)))];
@@ -62,9 +75,9 @@ function OneTable({ rows }: { rows: readonly FoundRow[] }) {
       head: head ? column(head) : 'row',
       by: ({ row }) => (head ? (row.cells[head] ?? null) : null),
       cell: ({ row }) => (
-        <Box sx={{ minWidth: 150 }}>
+        <Box sx={{ width: 210 }}>
           <b>{head ? row.cells[head] : row.label}</b>
-          <Box sx={{ fontSize: '0.8rem', color: 'text.secondary', maxWidth: 260 }}>
+          <Box sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>
             {[row.cells.caution ?? row.cells.note, `${row.cells.source}, ${row.cells.confidence} confidence`]
               .filter(Boolean)
               .join(' · ')}
@@ -78,12 +91,18 @@ function OneTable({ rows }: { rows: readonly FoundRow[] }) {
         id: key,
         head: column(key),
         by: ({ row }) => row.cells[key] ?? null,
-        cell: ({ row }) => String(row.cells[key] ?? '–').replaceAll('|', ' / '),
+        cell: ({ row }) => <Cell words={String(row.cells[key] ?? '–').replaceAll('|', ' / ')} />,
         ...(isFigure(rows, key) && { align: 'end' }),
       })),
   ];
   return (
-    <Box sx={{ overflowX: 'auto' }}>
+    <Box
+      sx={{
+        overflowX: 'auto',
+        '& table': { width: 'max-content', minWidth: '100%' },
+        '& td': { verticalAlign: 'top' },
+      }}
+    >
       <DataTable label="Rows found" items={items} columns={columns} keyOf={({ id }) => id} />
     </Box>
   );

@@ -2,7 +2,7 @@
 import { knownPlace } from '@/core/vocabulary/vocabulary';
 import type { Stage } from '@/model/stages';
 import { useSearchParams } from 'next/navigation';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 
 /** What of a place is opened further, in the address; another place starts closed. */
 export const SHOWN = 'show';
@@ -15,6 +15,8 @@ interface Gone {
   under: (string | null)[];
 }
 
+const placeIn = (address: URLSearchParams | string) => knownPlace(new URLSearchParams(address).get('tray'));
+
 /**
  * The place that is open within a stage, as the address says, so that a label's code opens it; null shows all of them. It is
  * there at once, so that a key pressed right after is heard by it; the address follows. Going back in the browser closes it,
@@ -22,7 +24,7 @@ interface Gone {
  */
 export function usePlaceAt(): [string | null, (place: string | null) => void] {
   const params = useSearchParams();
-  const address = knownPlace(params.get('tray'));
+  const address = placeIn(params);
   const [gone, setGone] = useState<Gone>({ place: address, address, under: [] });
   if (gone.address !== address) {
     const arrived = gone.under.indexOf(address);
@@ -33,6 +35,11 @@ export function usePlaceAt(): [string | null, (place: string | null) => void] {
         : { place: address, address, under: [] },
     );
   }
+  const written = gone.under.length > 0 && address === gone.place;
+  useEffect(() => {
+    // Once the address says what is open, nothing is on its way any more, whatever it has skipped.
+    if (written && placeIn(window.location.search) === address) setGone((now) => ({ ...now, under: [] }));
+  }, [written, address]);
   const go = (place: string | null) => {
     if (place === gone.place) return;
     const next = new URLSearchParams(window.location.search);
