@@ -87,6 +87,8 @@ function OneTable({ rows }: { rows: readonly FoundRow[] }) {
     },
     ...keys
       .filter((key) => key !== head && !HIDDEN.has(key))
+      // What is measured stands beside the name.
+      .toSorted((one, other) => Number(isFigure(rows, other)) - Number(isFigure(rows, one)))
       .map((key): DataColumn<Item> => ({
         id: key,
         head: column(key),
