@@ -38,6 +38,7 @@ export function usePlaceAt(): [string | null, (place: string | null) => void] {
   const written = gone.under.length > 0 && address === gone.place;
   useEffect(() => {
     // Once the address says what is open, nothing is on its way any more, whatever it has skipped.
+    // oxlint-disable-next-line react/set-state-in-effect -- only the browser knows what its address says by now
     if (written && placeIn(window.location.search) === address) setGone((now) => ({ ...now, under: [] }));
   }, [written, address]);
   const go = (place: string | null) => {
