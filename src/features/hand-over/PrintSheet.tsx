@@ -243,7 +243,8 @@ export function PrintSheet({
         )}
       </Part>
       <Part title="Proved">
-        {proofs.map((proof) => {
+        {proofs === null && 'Calculating…'}
+        {proofs?.map((proof) => {
           const mark = proofMarkOf(bicycle, proof.id);
           return (
             <div key={proof.id}>

@@ -77,25 +77,29 @@ export function Prove({ bicycle, send }: StageProps) {
       </Section>
       {aged && <TwoMinutes send={send} />}
       <Section title="The proof" aside={<AtTheBench />}>
-        {GROUPS.map(({ title, of, words }) => (
-          <Box key={title} sx={{ mt: 2.5, '&:first-of-type': { mt: 0 } }}>
-            <Typography variant="h3">{title}</Typography>
-            <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-              {words}
-            </Typography>
-            <RuledList>
-              {proofs.filter(of).map((proof) => (
-                <ProofRow
-                  key={proof.id}
-                  bicycle={bicycle}
-                  send={send}
-                  proof={proof}
-                  reopened={reopened.get(proof.id) ?? null}
-                />
-              ))}
-            </RuledList>
-          </Box>
-        ))}
+        {proofs ? (
+          GROUPS.map(({ title, of, words }) => (
+            <Box key={title} sx={{ mt: 2.5, '&:first-of-type': { mt: 0 } }}>
+              <Typography variant="h3">{title}</Typography>
+              <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                {words}
+              </Typography>
+              <RuledList>
+                {proofs.filter(of).map((proof) => (
+                  <ProofRow
+                    key={proof.id}
+                    bicycle={bicycle}
+                    send={send}
+                    proof={proof}
+                    reopened={reopened.get(proof.id) ?? null}
+                  />
+                ))}
+              </RuledList>
+            </Box>
+          ))
+        ) : (
+          <Typography role="status">Getting the proofs…</Typography>
+        )}
       </Section>
     </>
   );

@@ -232,7 +232,8 @@ export function Rebuild({ bicycle, send }: StageProps) {
         title="Torque round"
         aside={
           <>
-            {bolts.length - open.size} of {bolts.length} signed · <AtTheBench />
+            {output && `${bolts.length - open.size} of ${bolts.length} signed · `}
+            <AtTheBench />
           </>
         }
       >

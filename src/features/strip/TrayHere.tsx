@@ -22,7 +22,7 @@ export function TrayHere({ bicycle, place }: PlaceProps) {
           href={placeHref(bicycle.id, 'strip', place)}
           variant="outlined"
           color="inherit"
-          sx={{ mt: 2, mr: 1.5 }}
+          sx={{ my: 1.5 }}
         >
           Its tray
         </Button>
