@@ -10,7 +10,7 @@ import { USUAL_SETTINGS } from '@/model/settings/usual';
 import type { Stage } from '@/model/stages';
 import type { BenchTask } from '@/model/work/part';
 
-const around = { settings: USUAL_SETTINGS, today: '2026-11-25', taught: {} };
+const around = { settings: USUAL_SETTINGS, today: '2026-11-25' };
 
 /** What a calculator says to a subject's question; it is a fault of the test where it says nothing. */
 function answerTo(asks: Asks<never> | undefined, bicycle: Bicycle): unknown {

@@ -95,11 +95,12 @@ export type LawSettings = Pick<WorkshopSettings, 'wrenchEverywhere' | 'secondEye
 /** What is reckoned of a bicycle for the law. */
 export function reckonedOf(bicycle: Bicycle, today: string): Reckoned {
   const lookOver = asked<LookOver>('inspect.lookOver', lookOverInput(bicycle, USUAL_SETTINGS, today));
+  const complaints = asked<OpenComplaints>('inspect.openComplaints', complaintsInput(bicycle, lookOver)).open;
   return {
     lookOver,
     bolts: boltsOf(bicycle.kind),
-    complaints: asked<OpenComplaints>('inspect.openComplaints', complaintsInput(bicycle)).open,
-    jobs: asked<{ jobs: ProposedJob[] }>('decide.jobs', jobsInput(bicycle, lookOver.findings)).jobs,
+    complaints,
+    jobs: asked<{ jobs: ProposedJob[] }>('decide.jobs', jobsInput(bicycle, lookOver.findings, complaints)).jobs,
     proofs: proofsFor(bicycle.kind),
   };
 }

@@ -35,7 +35,7 @@ describe('Buy', () => {
 
   test('ceiling, verdict and reasons stand there once it is known what it fetches', async () => {
     await drawStage(Buy, [fetches]);
-    expect(await screen.findByText('the most to pay')).toBeInTheDocument();
+    expect(await screen.findByText('your limit')).toBeInTheDocument();
     expect(screen.getByText('Haggle')).toBeInTheDocument();
     expect(screen.getByText(/weighs most: without it the ceiling would be/)).toBeInTheDocument();
   });
@@ -64,7 +64,7 @@ describe('Buy', () => {
     const { record } = await drawStage(Buy, [fetches]);
     const row = (await screen.findByRole('group', { name: 'Tyres cracked or worn' })).closest('li')!;
     await userEvent.click(within(row).getByRole('button', { name: 'Bad' }));
-    expect(record().door).toEqual({ tyres: 'bad' });
+    expect(record().door.tyres).toMatchObject({ answer: 'bad', by: 'The mechanic' });
     await waitFor(() =>
       expect(within(row).getByRole('button', { name: 'Bad' })).toHaveAttribute('aria-pressed', 'true'),
     );
@@ -87,7 +87,7 @@ describe('Buy', () => {
     const { record } = await drawStage(Buy, [sold('a', 28000), sold('b', 30000), sold('c', 32000)]);
     await userEvent.click(await screen.findByRole('button', { name: 'Take this range' }));
     expect(record().appraisal.resale.likely).toBe(30000);
-    expect(await screen.findByText('the most to pay')).toBeInTheDocument();
+    expect(await screen.findByText('your limit')).toBeInTheDocument();
   });
 
   test('a customer’s bicycle has no price to pay and points to the estimate', async () => {
@@ -102,17 +102,20 @@ describe('At the door', () => {
   afterEach(() => window.history.replaceState(null, '', '?'));
 
   test('no figure is seen until it is held, and the seller’s side holds faults and sentence only', async () => {
-    await drawStage(Buy, [fetches, { type: 'answerDoor', line: 'post', answer: 'bad' }]);
+    await drawStage(Buy, [
+      fetches,
+      { type: 'answerDoor', line: 'post', answer: 'bad', at: '2026-11-25T10:00:00.000Z', by: '' },
+    ]);
     await screen.findByText('Post does not move');
     expect(screen.queryByText('Haggle')).toBeNull();
     const hold = button('Hold to see the figures');
     act(() => hold.focus());
     const user = userEvent;
     await user.keyboard('[Space>]');
-    const ceiling = screen.getByText(/the most to pay/).previousElementSibling!.textContent;
+    const ceiling = screen.getByText(/your limit/).previousElementSibling!.textContent;
     expect(ceiling).toMatch(/€\d+.*(Haggle|Walk away|Buy)/);
     await user.keyboard('[/Space]');
-    await waitFor(() => expect(screen.queryByText(/the most to pay/)).toBeNull());
+    await waitFor(() => expect(screen.queryByText(/your limit/)).toBeNull());
     await userEvent.click(button('Show the seller'));
     const side = screen.getByRole('dialog', { name: 'What I found' });
     expect(side).toHaveTextContent('Post does not move');
@@ -123,7 +126,7 @@ describe('At the door', () => {
     const { record } = await drawStage(Buy, [fetches]);
     const row = await screen.findByRole('group', { name: 'Seat post' });
     await userEvent.click(within(row).getByRole('button', { name: 'Fine' }));
-    expect(record().door.post).toBe('fine');
+    expect(record().door.post?.answer).toBe('fine');
     await waitFor(() =>
       expect(within(row).getByRole('button', { name: 'Fine' })).toHaveAttribute('aria-pressed', 'true'),
     );

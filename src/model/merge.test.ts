@@ -322,7 +322,7 @@ describe('taking back', () => {
       { type: 'recordPurchase', paid: 9000, at: AT },
       { type: 'setSale', changes: { price: 15000 } },
       { type: 'archive', at: AT },
-      { type: 'answerDoor', line: 'stem', answer: 'bad' },
+      { type: 'answerDoor', line: 'stem', answer: 'bad', at: AT, by: '' },
       { type: 'sizeBolt', bolt: 'stem', place: 'stem', size: 'M8' },
       { type: 'markStep', place: 'hub.front', step: 'cone', done: true, takes: ['cone.left'] },
       { type: 'describeKind', changes: { bottomBracket: 'english' } },

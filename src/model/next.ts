@@ -18,7 +18,10 @@ export function nextThing(bicycle: Bicycle): { stage: Bicycle['minutes'][number]
   if (bicycle.sale.price !== null) return { stage: 'hand-over', words: 'Sold: look at what it earned' };
   const customer = bicycle.purpose === 'customer';
   if (!bicycle.purchase && !customer)
-    return { stage: 'buy', words: bicycle.appraisal.asking ? 'Settle on a price' : 'Say what is asked for it' };
+    return {
+      stage: 'buy',
+      words: bicycle.appraisal.asking === null ? 'Say what is asked for it' : 'Settle on a price',
+    };
   if (looked === 0) return { stage: 'look-over', words: 'Look it over, front to back' };
   if (kept.length === 0)
     return { stage: 'decide', words: customer ? 'Make the estimate, ask the owner' : 'Decide what is done' };

@@ -7,7 +7,9 @@ import { appraisalInput } from './buy/questions';
 import { runningTimers } from './clean/timers';
 import { latestObservations } from './inspect/latest';
 import { lookOverInput } from './inspect/questions';
-import { decidedInput, resultInput, spent } from './money/questions';
+import { buyAppraise } from '@/core/buy/appraise';
+import { roadCost } from './buy/road';
+import { resultInput, spent } from './money/questions';
 import { nextThing } from './next';
 import { signedBolts } from './rebuild/questions';
 import { trayFor } from './strip/trays';
@@ -31,19 +33,25 @@ const keep: Command = {
   },
 };
 
+/** Nothing was looked at yet, and nothing asks for a job. */
+const NOTHING = { lookOver: { findings: [] }, jobs: [] };
+
 describe('what a record means', () => {
   test('a new bicycle carries the ordinary work; its faults come from the door check', () => {
     expect(USUAL_COSTS.map((line) => line.kind)).toEqual(['standing']);
-    const input = appraisalInput(after(), USUAL_SETTINGS, {});
+    const input = appraisalInput(after(), USUAL_SETTINGS, {}, NOTHING);
     expect(input.lines).toHaveLength(1);
     expect(input.door).toEqual({});
   });
 
-  test('the drive counts before the purchase and is spent after it', () => {
+  test('the road counts before the drive, and is spent at the door', () => {
     const away = { type: 'describeLead' as const, changes: { distanceKm: 40 } };
-    expect(appraisalInput(after(away), USUAL_SETTINGS, {}).travel).toMatchObject({ distanceKm: 40 });
+    expect(appraisalInput(after(away), USUAL_SETTINGS, {}, NOTHING).travel).toMatchObject({ distanceKm: 40 });
     const bought = after(away, { type: 'recordPurchase', paid: 9000, at: AT });
-    expect(appraisalInput(bought, USUAL_SETTINGS, {}).travel).toBeNull();
+    expect(appraisalInput(bought, USUAL_SETTINGS, {}, NOTHING).travel).toBeNull();
+    const atTheDoor = after(away, { type: 'answerDoor', line: 'post', answer: 'fine', at: AT, by: '' });
+    expect(appraisalInput(atTheDoor, USUAL_SETTINGS, {}, NOTHING).travel).toBeNull();
+    expect(roadCost(bought.lead)).toBe(2000);
   });
 
   test('minutes of work teach the next appraisal by place, minutes of looking do not', () => {
@@ -55,6 +63,8 @@ describe('what a record means', () => {
       type: 'answerDoor',
       line: 'hub-front',
       answer: 'bad',
+      at: AT,
+      by: '',
     });
     const taught = taughtBy(worked);
     expect(taught).toEqual({ door: { 'hub-front': 'bad' }, minutesAt: { 'hub.front': 60 } });
@@ -75,19 +85,19 @@ describe('what a record means', () => {
       observation: '2',
     });
     expect(lookOverInput(back, USUAL_SETTINGS, '2026-11-25').found).toEqual([
-      { check: 'tyres', evidence: { outcome: 'sound' }, seenAs: 'bought', at: AT },
+      { check: 'tyres', id: '1', evidence: { outcome: 'sound' }, seenAs: 'bought', at: AT },
     ]);
   });
 
-  test('once jobs are decided they are the costs, and the price paid is what was asked', () => {
+  test('a job that was kept is a cost, and the price paid is held against the limit', () => {
     const bought = after(
-      { type: 'setAppraisal', changes: { asking: 14000 } },
+      { type: 'setAppraisal', changes: { asking: 14000, resale: { low: 26000, likely: 30000, high: 34000 } } },
       { type: 'recordPurchase', paid: 9000, at: AT },
       keep,
     );
-    const input = decidedInput(bought, USUAL_SETTINGS, bought.jobs);
-    expect(input.asking).toBe(9000);
-    expect(input.costs).toEqual([expect.objectContaining({ label: 'Renew the chain (chain)', chance: 1 })]);
+    const found = buyAppraise.run(buyAppraise.input.parse(appraisalInput(bought, USUAL_SETTINGS, {}, NOTHING)));
+    expect(found.limit.price).toEqual({ amount: 9000, is: 'paid' });
+    expect(found.costs).toContainEqual(expect.objectContaining({ id: 'chain', label: 'Renew the chain', chance: 1 }));
   });
 
   test('money and minutes are added up from their rows', () => {

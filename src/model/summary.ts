@@ -6,7 +6,7 @@ import { PURPOSES, WAYS_OUT } from './purposes';
 import { STAGES } from './stages';
 
 /** Raised whenever a summary is worked out differently, so that kept ones are made anew. */
-export const SUMMARY_RULES = 8;
+export const SUMMARY_RULES = 9;
 
 /**
  * What the floor shows of a bicycle, so that it opens without reading every record. A cache: it is keyed by the revision
@@ -35,7 +35,7 @@ export const summary = z.strictObject({
   /** How it went out last; null while it is here. */
   wentOut: z.nullable(z.enum(WAYS_OUT)),
   spent: z.number(),
-  asking: z.number(),
+  asking: z.nullable(z.number()),
   worked: z.number(),
   /** What it teaches the next appraisal. */
   taught: z.strictObject({

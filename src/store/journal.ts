@@ -30,8 +30,11 @@ async function changeOf(entry: z.output<typeof sent>): Promise<Envelope | null> 
   const { envelope } = await import('@/model/commands');
   const asItIs = envelope.safeParse(entry);
   if (asItIs.success && entry.command.type !== 'amend') return asItIs.data;
-  const { presentCommand } = await import('@/model/migrate/nine');
-  const present = envelope.safeParse({ ...entry, command: presentCommand(entry.command) });
+  const [{ presentCommand }, { commandOfTen }] = await Promise.all([
+    import('@/model/migrate/nine'),
+    import('@/model/migrate/ten'),
+  ]);
+  const present = envelope.safeParse({ ...entry, command: commandOfTen(presentCommand(entry.command), entry.at) });
   return present.success ? present.data : null;
 }
 

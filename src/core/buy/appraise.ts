@@ -6,6 +6,7 @@ import { currencyCode, minorUnits, orderedRange, workMinutes } from '../fields';
 import { appraiseShape, moneyAppraise, type Appraisal, type AppraiseInput } from '../money/appraise';
 import { moneyDrive, type Drive } from '../money/drive';
 import { DOOR_LINE, MOST_TAUGHT } from './doorLine';
+import { allCosts, deeperOf, type Deeper } from './costs';
 import { doorChecksFor, doorLines, type DoorHistory, type DoorLine } from './door';
 
 const id = z.string().check(z.minLength(1), z.maxLength(64));
@@ -53,7 +54,57 @@ const shape = z.strictObject({
     ._default(z.boolean(), false)
     .check(z.describe('bought to be broken: what it fetches is what its parts do')),
   currency: currencyCode,
-  asking: minorUnits,
+  asking: z._default(z.nullable(minorUnits), null).check(z.describe('null until somebody has said it')),
+  paid: z._default(z.nullable(minorUnits), null).check(z.describe('what was paid for it; null before')),
+  checks: z
+    ._default(z.array(id).check(z.maxLength(400)), [])
+    .check(z.describe('the checks of the look-over that the bicycle has')),
+  seen: z
+    ._default(
+      z
+        .array(z.strictObject({ check: id, state: z.enum(['fine', 'watch', 'service', 'replace', 'unsafe']) }))
+        .check(z.maxLength(400)),
+      [],
+    )
+    .check(z.describe('what is known of them from more than the door')),
+  jobs: z
+    ._default(
+      z
+        .array(
+          z.strictObject({
+            id: z.string().check(z.minLength(1), z.maxLength(120)),
+            label: z.string().check(z.minLength(1), z.maxLength(120)),
+            check: z._default(z.nullable(id), null),
+            decision: z.enum(['keep', 'drop', 'open']),
+            done: z._default(z.boolean(), false),
+            minutes: orderedRange(workMinutes),
+            parts: orderedRange(minorUnits),
+          }),
+        )
+        .check(z.maxLength(500)),
+      [],
+    )
+    .check(z.describe('jobs that are needed or decided on; a needed one nobody has decided on is open')),
+  bought: z._default(
+    z
+      .array(
+        z.strictObject({
+          label: z.string().check(z.maxLength(120)),
+          charged: minorUnits,
+          job: z._default(z.nullable(z.string().check(z.maxLength(120))), null),
+          consumable: z._default(z.boolean(), false),
+        }),
+      )
+      .check(z.maxLength(1000)),
+    [],
+  ),
+  worked: z.prefault(
+    z.strictObject({
+      minutes: z._default(z.number().check(z.gte(0), z.lte(10_000_000)), 0),
+      onJobs: z._default(z.record(z.string(), z.number().check(z.gte(0), z.lte(10_000_000))), {}),
+    }),
+    {},
+  ),
   resale: orderedRange(minorUnits).check(z.describe('all nought: not known yet, and no ceiling is reckoned')),
   otherCosts: z._default(minorUnits, 0),
   labourPerHour: z._default(minorUnits, 0),
@@ -88,6 +139,8 @@ const DRIVE_TRIALS = 4000;
 
 /** A line of the door check as it is asked, answered and costed. */
 export interface AskedLine extends DoorLine {
+  /** What a closer look, or a job, made of it; null where only the door tells. */
+  deeper: Deeper;
   ask: string;
   how: string;
   place: string;
@@ -97,12 +150,24 @@ export interface AskedLine extends DoorLine {
 export interface BuyAppraisal {
   door: AskedLine[];
   notLookedAt: number;
+  /** The one limit: the most that may be paid for the bicycle with all that is known, and the price that is held against it. */
+  limit: Limit;
+  /** What the limit hangs on beside the costs. */
+  terms: Pick<Question, 'resale' | 'target' | 'confidence' | 'otherCosts' | 'labourPerHour'>;
   /** The costs as they were reckoned with. */
   costs: AppraiseInput['costs'];
   /** Something at the door that no repair line answers; null where nothing of the kind was found. */
   stop: Stop | null;
   appraisal: Appraisal | null;
   drive: Drive | null;
+}
+
+export interface Limit {
+  /** Null where nothing is known of what it fetches, or it is past repair. */
+  most: number | null;
+  price: { amount: number; is: 'asked' | 'paid' } | null;
+  /** What lies between them; under nought where the price is over it. */
+  room: number | null;
 }
 
 export interface Stop {
@@ -141,8 +206,9 @@ function historyOf({ kind, taught }: Question): Record<string, DoorHistory> {
 
 /**
  * The whole appraisal of a bicycle at the door: the ordinary work, what the buyer added, and the door check, whose lines are
- * corrected by the workshop's own history and by what the seller said; then what may be paid, and before leaving whether it
- * is worth the drive. A crack, a ripple or a bend at the door is no repair line: there is no ceiling then, except for parts.
+ * corrected by the workshop's own history and by what the seller said, until somebody looked closer: then jobs, hours and
+ * parts that were really put down stand in their stead. From these what may be paid, the one limit of this bicycle, and before
+ * leaving whether it is worth the drive. A crack, a ripple or a bend at the door is no repair line: there is no ceiling then, except for parts.
  *
  * Units: minor units, minutes. Errors: ranges out of order, two own lines of one name. Source: the table of door checks; `money.appraise`.
  * Example: with no resale known it gives the lines alone.
@@ -155,15 +221,20 @@ function run(question: Question): BuyAppraisal {
       .map(({ id: line, parts, minutes }) => [line.slice(DOOR_LINE.length), { parts, minutes }]),
   );
   const rows = new Map(doorChecksFor(kind).map((row) => [row.id, row]));
+  const seen = new Map(question.seen.map((each) => [each.check, each]));
+  const has = new Set(question.checks);
+  const { jobs, bought, worked } = question;
   const asked = doorLines(kind, door, historyOf(question), own, said).map((line): AskedLine => {
     const { label, how, place, partOf } = rows.get(line.id)!;
-    return { ...line, ask: label, how, place, partOf };
+    const deeper = deeperOf(line.id, seen, jobs, has);
+    const answer = deeper === 'fine' ? 'fine' : deeper === null ? line.answer : 'bad';
+    const chance = deeper === 'fine' ? 0 : deeper === null ? line.chance : 1;
+    return { ...line, ask: label, how, place, partOf, answer, chance, deeper, why: deeper === null ? line.why : [] };
   });
   const ownLines = lines.filter((line) => !line.id.startsWith(DOOR_LINE));
-  const taken = new Set(ownLines.map((line) => line.label));
   const stop = stopOf(question);
-  const costs: AppraiseInput['costs'] = [
-    ...ownLines.map(({ id: line, label, kind: sort, chance, parts, minutes }) => ({
+  const costs = allCosts({
+    own: ownLines.map(({ id: line, label, kind: sort, chance, parts, minutes }) => ({
       id: line,
       label,
       kind: sort,
@@ -171,22 +242,24 @@ function run(question: Question): BuyAppraisal {
       parts,
       minutes,
     })),
-    ...asked
-      // Broken for its parts, nothing is repaired.
-      .filter((line) => !stop && !taken.has(line.label))
-      .map(({ id: line, label, chance, parts, minutes }) => ({
-        id: `${DOOR_LINE}${line}`,
-        label,
-        kind: 'fault' as const,
-        chance,
-        parts,
-        minutes,
-      })),
-  ];
-  const { currency, asking, resale, otherCosts, labourPerHour, target, confidence, travel } = question;
+    // Broken for its parts, nothing is repaired.
+    door: stop ? [] : asked,
+    jobs,
+    seen,
+    has,
+    bought,
+    worked,
+  });
+  const { currency, asking, paid, resale, otherCosts, labourPerHour, target, confidence, travel } = question;
+  const price =
+    paid === null
+      ? asking === null
+        ? null
+        : { amount: asking, is: 'asked' as const }
+      : { amount: paid, is: 'paid' as const };
   const problem = appraiseShape.safeParse({
     currency,
-    asking,
+    asking: price?.amount ?? 0,
     resale,
     costs,
     otherCosts,
@@ -195,14 +268,18 @@ function run(question: Question): BuyAppraisal {
     confidence,
   });
   const known = resale.high > 0 && problem.success && (stop === null || question.forParts);
+  const appraisal = known ? moneyAppraise.run(problem.data) : null;
+  const most = appraisal?.ceiling ?? null;
   return {
+    limit: { most, price, room: most === null || price === null ? null : most - price.amount },
+    terms: { resale, target, confidence, otherCosts, labourPerHour },
     door: asked,
     notLookedAt: asked.filter((line) => line.answer === null).length,
     costs,
     stop,
-    appraisal: known ? moneyAppraise.run(problem.data) : null,
+    appraisal,
     drive:
-      known && travel
+      known && travel && asking !== null
         ? moneyDrive.run({
             appraisal: { ...problem.data, trials: DRIVE_TRIALS },
             travel: { distanceKm: travel.distanceKm, costPerKm: travel.costPerKm, speedKmh: 50 },

@@ -23,8 +23,10 @@ const testId = z.string().check(
   z.refine((id) => knowledge.tests.some((each) => each.id === id), { error: unknown('test') }),
 );
 
+const share = z.number().check(z.gte(0), z.lte(1));
+
 const result = rule(
-  z.strictObject({ test: testId, outcome: z.string().check(z.maxLength(60)) }),
+  z.strictObject({ test: testId, outcome: z.string().check(z.maxLength(60)), blur: z.optional(share) }),
   ['outcome'],
   ({ test, outcome }) => outcomesOf(test).length === 0 || outcomesOf(test).some((each) => each.id === outcome),
   ({ test, outcome }) =>
@@ -37,6 +39,9 @@ const input = z.strictObject({
   complaints: z.array(complaintId).check(z.maxLength(40)),
   results: z.array(result).check(z.maxLength(200), z.describe('a test named twice: the last counts')),
   unavailable: z._default(z.array(testId).check(z.maxLength(200)), []),
+  blur: z
+    ._default(share, 0)
+    .check(z.describe('share of answers that may be any outcome; a result may carry one of its own')),
 });
 type Question = z.output<typeof input>;
 
@@ -91,14 +96,20 @@ function times(belief: Float64Array, by: Float64Array): Float64Array {
   return next.map((p) => p / sum);
 }
 
+/** Chances of one outcome where a share of the answers may be any: p ← (1 − blur)·p + blur/outcomes. */
+function blurred(likelihood: Float64Array, outcomes: number, blur: number): Float64Array {
+  return blur === 0 ? likelihood : likelihood.map((p) => (1 - blur) * p + blur / outcomes);
+}
+
 function entropyBits(belief: Float64Array): number {
   return -belief.reduce((sum, p) => (p > 0 ? sum + p * Math.log2(p) : sum), 0);
 }
 
-function expectedBits(belief: Float64Array, chances: Float64Array[]): number {
+function expectedBits(belief: Float64Array, chances: Float64Array[], blur: number): number {
   const now = entropyBits(belief);
   let then = 0;
-  for (const likelihood of chances) {
+  for (const sharp of chances) {
+    const likelihood = blurred(sharp, chances.length, blur);
     const chance = belief.reduce((sum, p, i) => sum + p * likelihood[i]!, 0);
     if (chance > 0) then += chance * entropyBits(times(belief, likelihood));
   }
@@ -160,24 +171,26 @@ function whyTest(test: string, belief: Float64Array): string {
 /**
  * From complaint to cause: one fault by Bayes' rule, tests independent given the fault, and the next test by expected
  * fall in entropy a minute. A complaint that is not named is no evidence; a test named twice counts as it came out last.
+ * What was found by less than the test itself carries its doubt: p ← (1 − blur)·p + blur/outcomes.
  *
  * Units: bits, minutes, shares. Errors: complaints, tests or outcomes that inspect.knowledge does not list.
  * Source: Bayes' rule over the diagnosis tables; Shannon's entropy.
  * Example: late engagement, chain sound, cage slow to spring back → the derailleur pivot leads.
  */
-function run({ complaints, results, unavailable }: Question): Diagnosis {
+function run({ complaints, results, unavailable, blur }: Question): Diagnosis {
   let belief = tables.priors;
   for (const complaint of new Set(complaints)) belief = times(belief, tables.complaints.get(complaint)!);
   const last = new Map(results.map(({ test, outcome }) => [test, outcome]));
+  const trust = new Map(results.map((each) => [each.test, each.blur ?? blur]));
   for (const [test, outcome] of last) {
     const { outcomes, chances } = tables.tests.get(test)!;
-    belief = times(belief, chances[outcomes.indexOf(outcome)]!);
+    belief = times(belief, blurred(chances[outcomes.indexOf(outcome)]!, outcomes.length, trust.get(test)!));
   }
   const out = new Set([...last.keys(), ...unavailable]);
   const next = knowledge.tests
     .filter((test) => !out.has(test.id))
     .map((test) => {
-      const informationBits = expectedBits(belief, tables.tests.get(test.id)!.chances);
+      const informationBits = expectedBits(belief, tables.tests.get(test.id)!.chances, blur);
       return { test: test.id, minutes: test.minutes, informationBits, bitsPerMinute: informationBits / test.minutes };
     })
     .filter((each) => atLeast(each.informationBits, LEAST_BITS))

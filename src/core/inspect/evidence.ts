@@ -18,6 +18,7 @@ export const evidence = z.strictObject({
   cup: z.optional(z.enum(['bright', 'dull', 'pitted', 'unknown'])),
   cone: z.optional(z.enum(['bright', 'dull', 'pitted', 'unknown'])),
   balls: z.optional(z.enum(['bright', 'dull', 'rusty', 'short', 'unknown'])),
+  seal: z.optional(z.enum(['sound', 'torn', 'unknown'])),
   /** Rock at the rim, stop to stop, and how long it spins: readings to compare with afterwards. */
   rimMm: z.optional(z.number().check(z.gte(0), z.lte(50))),
   spinS: z.optional(z.number().check(z.gte(0), z.lte(600))),
@@ -44,3 +45,16 @@ export const evidence = z.strictObject({
   code: z.optional(z.string().check(z.maxLength(4))),
 });
 export type Evidence = z.output<typeof evidence>;
+
+/**
+ * Evidence as a cell of a table writes it: fields joined by `;`. Example: `evidenceOf('feel=smooth;play=none')` is
+ * `{ feel: 'smooth', play: 'none' }`; `by_eye=service` is a judgement by eye.
+ */
+export function evidenceOf(cell: string): Evidence {
+  return Object.fromEntries(
+    cell.split(';').map((term) => {
+      const [field, value] = term.split('=') as [string, string];
+      return [field === 'by_eye' ? 'byEye' : field, value];
+    }),
+  );
+}

@@ -1,3 +1,4 @@
+import type { BearingKind } from '../bearings/bearingKinds';
 import { bearingsGrade } from '../bearings/grade';
 import type { houseRules } from '../bearings/gradeRules';
 import type { BicycleKind, Brief } from '../bicycle';
@@ -39,6 +40,8 @@ export interface Bench {
   rules: z.output<typeof houseRules>;
   frontBrakeHand: 'left' | 'right' | 'either';
   today: string | null;
+  /** What sort of bearing is at each place; cup and cone where nothing says otherwise. */
+  bearings?: ReadonlyMap<string, BearingKind>;
 }
 
 export const NOT_LOOKED: Judgement = {
@@ -66,16 +69,16 @@ function rimPlayOf(check: Check, movementMm: number, kind: BicycleKind): RimPlay
   return result?.ok ? result.output : null;
 }
 
-function judgeBearing(check: Check, seen: Evidence, { kind, brief, rules }: Bench): Judgement {
+function judgeBearing(check: Check, seen: Evidence, { kind, brief, rules, bearings }: Bench): Judgement {
   const rock = seen.rimMm === undefined ? null : rimPlayOf(check, seen.rimMm, kind);
   const play = seen.play ?? rock?.verdict;
   const known = [seen.feel, play, seen.grease, seen.cup, seen.cone, seen.balls].some(
     (value) => (value ?? 'unknown') !== 'unknown',
   );
   if (!known) return NOT_LOOKED;
-  const { feel, grease, cup, cone, balls } = seen;
+  const { feel, grease, cup, cone, balls, seal } = seen;
   const judged = judge(bearingsGrade, {
-    kind: 'cup-and-cone',
+    ...(bearings?.get(check.place) ?? { kind: 'cup-and-cone' }),
     place: check.place,
     feel,
     play,
@@ -83,6 +86,7 @@ function judgeBearing(check: Check, seen: Evidence, { kind, brief, rules }: Benc
     cup,
     cone,
     balls,
+    seal,
     brief,
     rules,
   });

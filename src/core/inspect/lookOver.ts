@@ -1,71 +1,18 @@
-import * as z from 'zod/mini';
-import { houseRules } from '../bearings/gradeRules';
-import { bicycleKind, BRIEFS } from '../bicycle';
+import { bearingKinds } from '../bearings/bearingKinds';
 import { defineCalculator } from '../calculator';
 import { placeLabel, type StateId } from '../vocabulary/vocabulary';
 import type { Check } from './check';
 import { checkById, checksFor } from './checks';
-import { evidence } from './evidence';
-import { asGoodAs, meansOf } from './means';
-import { SEEN_AS, type SeenAs } from './seenAs';
-import { judgeCheck, NOT_LOOKED, type Bench, type Judgement } from './judgeCheck';
+import type { Evidence } from './evidence';
+import { heardOf, saidOf, type Entry, type Heard } from './heard';
+import { lookOverInput, type LookOverQuestion } from './lookOverInput';
+import { meansOf } from './means';
+import { SEEN_AS, type Means, type SeenAs } from './seenAs';
+import { NOT_LOOKED, type Judgement } from './judgeCheck';
+import { standing } from './standing';
+import { testAnswers } from './testAnswers';
 
-const input = z.strictObject({
-  kind: z.prefault(bicycleKind, {}),
-  brief: z._default(z.enum(BRIEFS), 'rideable'),
-  rules: z.prefault(houseRules, {}),
-  frontBrakeHand: z._default(z.enum(['left', 'right', 'either']), 'either'),
-  today: z._default(z.nullable(z.iso.date()), null).check(z.describe('for what grows old; null leaves age unjudged')),
-  now: z._default(z.enum(SEEN_AS), 'bought').check(z.describe('how far the bicycle is')),
-  found: z
-    .array(
-      z.strictObject({
-        check: z.string().check(z.maxLength(64)),
-        evidence,
-        seenAs: z._default(z.enum(SEEN_AS), 'bought'),
-        at: z.optional(z.iso.datetime()),
-      }),
-    )
-    .check(
-      z.maxLength(400),
-      z.describe(
-        'in the order in which it was seen; of a check named twice the last counts, and what was unsafe stands',
-      ),
-    ),
-  mended: z
-    ._default(
-      z
-        .array(z.strictObject({ place: z.string().check(z.maxLength(64)), at: z.iso.datetime() }))
-        .check(z.maxLength(400)),
-      [],
-    )
-    .check(
-      z.describe('when a job at a place was done: what is seen later stands in the stead of all that was seen before'),
-    ),
-  ended: z
-    ._default(
-      z
-        .array(
-          z.strictObject({
-            check: z.string().check(z.maxLength(64)),
-            how: z.enum(['removed', 'cleared']),
-            by: z.string().check(z.maxLength(80)),
-            on: z.iso.date(),
-            paper: z._default(z.string().check(z.maxLength(500)), ''),
-          }),
-        )
-        .check(z.maxLength(400)),
-      [],
-    )
-    .check(
-      z.describe(
-        'what ended something unsafe, later than it was seen: the part gone, or cleared by a qualified person',
-      ),
-    ),
-});
-type Question = z.output<typeof input>;
-type Entry = Question['found'][number];
-type End = Question['ended'][number];
+type End = LookOverQuestion['ended'][number];
 
 export interface Finding extends Judgement {
   check: string;
@@ -73,6 +20,20 @@ export interface Finding extends Judgement {
   place: string;
   quick: boolean;
   seenAs: SeenAs | null;
+  /** What was found, as it was put down, with what was felt before where it adds to that; null where nothing was. */
+  evidence: Evidence | null;
+  /** By what means it was found out. */
+  means: Means | null;
+  /** Where and when it was found out, and by whom. */
+  heard: Heard | null;
+  /** Whether its reading was taken; null where the check has none. */
+  measured: boolean | null;
+  /** It is known that something is wrong, and not what: the look-over asks on. */
+  deeper: boolean;
+  /** What is known to be wrong here or at a sibling, and what the seller said that makes it worth a closer look. */
+  hints: string[];
+  /** Something is wrong here or at a sibling, and nobody has looked which. */
+  doubted: boolean;
   /** Seen before cleaning where dirt can hide or feign it: to be asked again. */
   again: boolean;
   /** A sibling that failed, in words: one bad pad condemns the others until they are looked at. */
@@ -82,38 +43,18 @@ export interface Finding extends Judgement {
   /** The bicycle, as it is described now, has no such part; what was unsafe about it stands all the same. */
   gone: boolean;
   /** What ended something unsafe. */
-  ended: Omit<End, 'check'> | null;
-}
-
-/** What was seen of a check since it was mended; all of it where it was not looked at again. */
-function sinceMended(seen: Entry[], mendedAt: number | undefined): Entry[] {
-  if (mendedAt === undefined) return seen;
-  const after = seen.filter(({ at }) => at !== undefined && Date.parse(at) > mendedAt);
-  return after.length > 0 ? after : seen;
-}
-
-/** A check's judgement over all that still says something of it: what was unsafe stands until the same means, or a better one, says otherwise. */
-function standing(check: Check, seen: Entry[], bench: Bench): { judged: Judgement; entry: Entry | null } {
-  let open: { judged: Judgement; entry: Entry } | null = null;
-  let last: { judged: Judgement; entry: Entry } | null = null;
-  for (const entry of seen) {
-    const judged = judgeCheck(check, entry.evidence, bench);
-    if (judged.state === 'not-looked-at' && last) continue;
-    last = { judged, entry };
-    if (judged.state === 'unsafe') open = last;
-    else if (open && asGoodAs(meansOf(entry.evidence), meansOf(open.entry.evidence))) open = null;
-  }
-  if (!last) return { judged: NOT_LOOKED, entry: null };
-  if (!open || open === last) return last;
-  const how = meansOf(open.entry.evidence) === 'reading' ? 'A reading' : 'A hand on it';
-  const words = `${how} found it unsafe, and a look does not unsay that: take it again the same way.`;
-  return { judged: { ...open.judged, reasons: [words, ...open.judged.reasons] }, entry: open.entry };
+  ended: Omit<End, 'check' | 'at'> | null;
 }
 
 function endWords({ how, by, on, paper }: End): string {
   return how === 'removed'
     ? `The part that was unsafe is gone since ${on}; what stands there now has not been looked at.`
     : `Found unsafe, and cleared by ${by} on ${on}${paper ? ` (${paper})` : ''}.`;
+}
+
+/** Whether an entry is no newer than what was tapped at the door. */
+function isBefore(entry: Entry | null, at: string | undefined): boolean {
+  return entry?.heard.from === 'door' || (entry?.at !== undefined && at !== undefined && entry.at <= at);
 }
 
 /** A finding once something ended what was unsafe about it. */
@@ -123,39 +64,67 @@ function afterEnd(judged: Judgement, end: End): Judgement {
     : { ...judged, state: 'watch', verdict: null, outcome: null, reasons: [endWords(end), ...judged.reasons] };
 }
 
+const READ_KINDS: Check['kind'][] = [
+  'reading',
+  'rim-hollow',
+  'disc',
+  'pads',
+  'chain',
+  'hanger',
+  'runout-rim',
+  'runout-disc',
+  'runout-ring',
+  'tyre-age',
+];
+
+/** Whether the reading of a check was taken. */
+function isMeasured(check: Check, seen: Entry[]): boolean | null {
+  if (!READ_KINDS.includes(check.kind)) return null;
+  return seen.some(({ evidence }) => meansOf(evidence) === 'reading' || evidence.code !== undefined);
+}
+
+/** Whether what is known is no more than that something is wrong. */
+function asksOn(check: Check, judged: Judgement, measured: boolean | null, evidence: Evidence | null): boolean {
+  if (!evidence || judged.state === 'not-looked-at') return false;
+  if (measured === false && !check.byEye) return true;
+  return judged.verdict?.startsWith('eye-') === true && judged.state !== 'fine' && measured !== true;
+}
+
 /**
- * The look-over of one bicycle: every check that it has, with its state, verdict, reasons and working. A check without
- * evidence stays "not looked at", which is not fine; evidence that cannot be is not judged and says what to do. What dirt
- * can hide is asked again once the bicycle is clean, and siblings of what failed are raised. What was unsafe stands until
- * the same means or a better one says otherwise, also where the bicycle is described without that part by now; it ends
- * as well when the part is gone, or a qualified person has cleared it.
+ * The look-over of one bicycle: every check that it has, with its state, verdict, reasons and working, over all that any
+ * stage found out: at the door, by a test for a complaint, at the stand, in a tray, at a bearing. A check without evidence
+ * stays "not looked at", which is not fine; evidence that cannot be is not judged and says what to do. The newest by as good a
+ * means stands, and the earlier ones stay. What dirt can hide is asked again once the bicycle is clean, and siblings of what
+ * failed are raised. What was unsafe stands until the same means or a better one says otherwise, also where the bicycle is
+ * described without that part by now; it ends as well when the part is gone, or a qualified person has cleared it.
  *
  * Errors: words that no check knows. Source: the calculators named in each working.
  * Example: `found: []` gives every check of a bicycle, all not looked at.
  */
-function run({ kind, brief, rules, frontBrakeHand, today, now, found, mended, ended }: Question) {
-  const bench = { kind, brief, rules, frontBrakeHand, today };
-  const seenOf = new Map<string, Entry[]>();
-  for (const entry of found) seenOf.set(entry.check, [...(seenOf.get(entry.check) ?? []), entry]);
+function run(question: LookOverQuestion) {
+  const { kind, brief, rules, frontBrakeHand, today, now, mended, ended, chosen } = question;
+  const bench = { kind, brief, rules, frontBrakeHand, today, bearings: bearingKinds(kind, chosen) };
+  const { entries: heard, hints } = heardOf(question);
+  const told = saidOf(question);
   const mendedAt = new Map<string, number>();
   for (const { place, at } of mended) mendedAt.set(place, Math.max(mendedAt.get(place) ?? -Infinity, Date.parse(at)));
   const endOf = new Map(ended.map((end) => [end.check, end]));
   const clean = SEEN_AS.indexOf('cleaned');
   const own = checksFor(kind);
   const had = new Set(own.map((check) => check.id));
-  const gone = [...seenOf.keys()].flatMap((id) => {
+  const gone = [...heard.keys()].flatMap((id) => {
     const check = had.has(id) ? undefined : checkById(id);
     return check ? [check] : [];
   });
   const findingOf = (check: Check): Finding => {
-    const { judged: found, entry } = standing(
-      check,
-      sinceMended(seenOf.get(check.id) ?? [], mendedAt.get(check.place)),
-      bench,
-    );
+    const { judged: found, entry, seen } = standing(check, heard.get(check.id) ?? [], mendedAt.get(check.place), bench);
     const end = found.state === 'unsafe' ? endOf.get(check.id) : undefined;
-    const judged = end ? afterEnd(found, end) : found;
+    const isOver = end && (end.at === undefined || entry?.at === undefined || end.at >= entry.at);
+    const judged = isOver ? afterEnd(found, end) : found;
     const looked = judged.state !== 'not-looked-at';
+    const measured = isMeasured(check, seen);
+    // What was known at the door is no longer a riddle once somebody has looked closer.
+    const open = (hints.get(check.id) ?? []).filter(({ at }) => !looked || isBefore(entry, at));
     return {
       check: check.id,
       label: check.label,
@@ -163,11 +132,21 @@ function run({ kind, brief, rules, frontBrakeHand, today, now, found, mended, en
       quick: check.quick,
       ...judged,
       seenAs: entry && looked ? entry.seenAs : null,
+      evidence: entry?.evidence ?? null,
+      means: entry && looked ? entry.means : null,
+      heard: entry?.heard ?? null,
+      measured,
+      deeper: looked && asksOn(check, judged, measured, entry?.evidence ?? null),
+      hints: [
+        ...open.map(({ words }) => `At the door: ${words} Which one?`),
+        ...(looked ? [] : (told.get(check.id) ?? [])),
+      ],
+      doubted: open.length > 0,
       again: check.dirt && looked && SEEN_AS.indexOf(now) >= clean && SEEN_AS.indexOf(entry!.seenAs) < clean,
       raisedBy: null,
       safety: check.safety !== null,
       gone: false,
-      ended: end ? { how: end.how, by: end.by, on: end.on, paper: end.paper } : null,
+      ended: isOver ? { how: end.how, by: end.by, on: end.on, paper: end.paper } : null,
     };
   };
   const unsafeStill = gone
@@ -205,6 +184,13 @@ function run({ kind, brief, rules, frontBrakeHand, today, now, found, mended, en
     /** Places where nothing has been looked at, by id and in words. */
     placesNotLookedAt: untouched.map((place) => ({ place, label: placeLabel(place) })),
     again: findings.filter((finding) => finding.again).length,
+    /** Checks that have a reading, and how many of these were taken. */
+    measured: {
+      done: findings.filter(({ measured }) => measured === true).length,
+      of: findings.filter(({ measured }) => measured !== null).length,
+    },
+    /** Tests of the diagnosis that are answered by what was found. */
+    answers: testAnswers(findings),
     unsafe: count('unsafe'),
     /** Places that stop, steer or carry, or that the law of the road asks for. */
     safetyPlaces: safetyPlaces(own),
@@ -225,6 +211,6 @@ export const inspectLookOver = defineCalculator({
   id: 'inspect.lookOver',
   title: 'The look-over of one bicycle',
   example: { found: [{ check: 'chain', evidence: { pitches: 24, lengthMm: 306.9 } }] },
-  input,
+  input: lookOverInput,
   run,
 });

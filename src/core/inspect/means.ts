@@ -10,6 +10,7 @@ const HANDS: (keyof Evidence)[] = [
   'cup',
   'cone',
   'balls',
+  'seal',
   'left',
   'right',
   'code',

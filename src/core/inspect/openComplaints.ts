@@ -5,32 +5,42 @@ import { knowledge } from './knowledge';
 
 const input = z.strictObject({
   complaints: z
-    .array(z.strictObject({ id: z.string().check(z.maxLength(64)), question: inspectDiagnose.input }))
+    .array(
+      z.strictObject({
+        id: z.string().check(z.maxLength(64)),
+        question: inspectDiagnose.input,
+        told: z.optional(inspectDiagnose.input),
+      }),
+    )
     .check(z.maxLength(40)),
 });
 
 export interface OpenComplaints {
-  open: { id: string; said: string; leads: string; probability: number; unsafe: boolean }[];
+  open: { id: string; said: string; fault: string; leads: string; probability: number; unsafe: boolean }[];
 }
 
 /**
  * What stands open of what the rider said: the fault that leads each complaint, and whether it is one that throws riders.
+ *
+ * `told` is the complaint with the tests that were made for it and nothing else: what was found to be in order before the rider
+ * spoke does not make an unsafe complaint safe, only a test for it does.
  *
  * Units: shares. Errors: those of `inspect.diagnose`. Source: `inspect.diagnose`.
  * Example: "slips on starting off", not settled → the pawls lead, unsafe.
  */
 function run({ complaints }: z.output<typeof input>): OpenComplaints {
   return {
-    open: complaints.map(({ id, question }) => {
+    open: complaints.map(({ id, question, told }) => {
       const { faults, unsafe } = inspectDiagnose.run(question);
       const [first] = faults;
       const fault = knowledge.faults.find((each) => each.id === first!.id)!;
       return {
         id,
         said: question.complaints.map((each) => knowledge.complaints.find((one) => one.id === each)!.label).join('; '),
+        fault: fault.id,
         leads: fault.label,
         probability: first!.probability,
-        unsafe,
+        unsafe: unsafe || (told !== undefined && inspectDiagnose.run(told).unsafe),
       };
     }),
   };

@@ -158,17 +158,24 @@ export function choicesFor(kind: BicycleKind): Map<string, { id: string; title: 
   return choices;
 }
 
+/** Which assembly is at each place: the one that was found there, else the one that is usual for the kind; in the order of a strip. */
+export function assemblyIdsFor(kind: BicycleKind, chosen: Record<string, string> = {}): Map<string, string> {
+  const choices = choicesFor(kind);
+  return new Map(
+    PLACE_ORDER.flatMap((place): [string, string][] => {
+      const here = choices.get(place) ?? [];
+      const id = here.find((each) => each.id === chosen[place])?.id ?? here.find((each) => each.usual)?.id;
+      return id ? [[place, id]] : [];
+    }),
+  );
+}
+
 /**
  * The trays of a bicycle: at each place the assembly that was chosen, else the one that is usual for its kind. Places
  * stand in the order in which a bicycle is usually taken apart.
  */
 export function assembliesFor(kind: BicycleKind, chosen: Record<string, string> = {}): Assembly[] {
-  const choices = choicesFor(kind);
-  return PLACE_ORDER.flatMap((place) => {
-    const here = choices.get(place) ?? [];
-    const id = here.find((each) => each.id === chosen[place])?.id ?? here.find((each) => each.usual)?.id;
-    return id ? [assemblyAt(id, place)] : [];
-  });
+  return [...assemblyIdsFor(kind, chosen)].map(([place, id]) => assemblyAt(id, place));
 }
 
 /** Places in the order in which a bicycle is usually taken apart; the hard constraints are a table of their own. */

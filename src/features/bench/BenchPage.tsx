@@ -14,7 +14,6 @@ import { WayBack } from '../top-bar/WayBack';
 import { useTasks, type DeclaredTask, type Known } from '../workshop/declared';
 import { useFindings } from '../workshop/useFindings';
 import { useOpenBicycle } from '../workshop/useOpenBicycle';
-import { useTaught } from '../workshop/useTaught';
 import { useToday } from '../workshop/useToday';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
 import { BenchFoot } from './BenchFoot';
@@ -76,7 +75,7 @@ function OpenBench({ bicycle, task, place }: { bicycle: Bicycle; task: DeclaredT
   const settings = useSettings();
   const send = useCallback((command: Command) => workshop.send(bicycle.id, command), [workshop, bicycle.id]);
   const known: Known = { settings, lookOver: useFindings(bicycle) };
-  const around = { settings, today: useToday(), taught: useTaught(bicycle.id) };
+  const around = { settings, today: useToday() };
   const { steps, of, pending } = useBenchSteps(bicycle, task.id, place, known, around);
   const { index, last, go, leave, forward, finished } = useWalk({ bicycle, send }, task, place, steps);
   const owned = steps[index];

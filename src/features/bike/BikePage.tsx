@@ -22,7 +22,6 @@ import { useFindings } from '../workshop/useFindings';
 import { useIsPhone } from '../workshop/useIsPhone';
 import { useOpenBicycle } from '../workshop/useOpenBicycle';
 import { usePlaceAt } from '../workshop/usePlaceAt';
-import { useTaught } from '../workshop/useTaught';
 import { useToday } from '../workshop/useToday';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
 import { Sheet } from './Sheet';
@@ -159,7 +158,7 @@ function OpenBicycle({ bicycle, at }: { bicycle: Bicycle; at: Stage }) {
   const known: Known = { settings, lookOver: useFindings(bicycle) };
   const atHand = usePlaceAtHand(stage, known);
   const send = useCallback((command: Command) => workshop.send(bicycle.id, command), [workshop, bicycle.id]);
-  const signs = useSigns(bicycle, at, known, { settings, today: useToday(), taught: useTaught(bicycle.id) });
+  const signs = useSigns(bicycle, at, known, { settings, today: useToday() });
   const worked = stage.timesPlace ? atHand.inStage : null;
   const clock = useBenchClock(bicycle, send, at, worked);
   const href = benchHref(bicycle.id, stage.bench.task, worked);

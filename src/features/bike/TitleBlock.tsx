@@ -3,11 +3,11 @@ import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
 import type { LookOver } from '@/core/inspect/lookOver';
 import type { Bicycle } from '@/model/record';
-import { spent } from '@/model/money/questions';
+import { priceOf } from '@/model/money/price';
 import { money } from '@/ui/format';
 import { stateColour } from '@/ui/StateMark';
 import { useSettings } from '../workshop/WorkshopProvider';
-import { useCeiling } from '../workshop/useAppraisal';
+import { useAppraisal } from '../workshop/useAppraisal';
 
 function Cell({ label, value }: { label: string; value: ReactNode }) {
   return (
@@ -37,7 +37,7 @@ function Cell({ label, value }: { label: string; value: ReactNode }) {
   );
 }
 
-/** The title block of the sheet: money against the ceiling, what has not been looked at, the clock. */
+/** The title block of the sheet: money against the limit, what has not been looked at, the clock. */
 export function TitleBlock({
   bicycle,
   lookOver,
@@ -51,13 +51,11 @@ export function TitleBlock({
   clock: ReactNode;
 }) {
   const { currency } = useSettings();
-  const known = useCeiling(bicycle);
-  const ceiling = hush ? null : known;
-  const paid = spent(bicycle);
-  const bought = bicycle.purchase !== null;
+  const limit = useAppraisal(bicycle).output?.limit ?? null;
   const customer = bicycle.purpose === 'customer';
-  const shown = bought || customer ? paid : bicycle.appraisal.asking;
-  const over = ceiling !== null && (bicycle.purchase?.paid ?? bicycle.appraisal.asking) > ceiling;
+  const most = hush || customer ? null : (limit?.most ?? null);
+  const price = priceOf(bicycle);
+  const over = most !== null && price.amount !== null && price.amount > most;
   const missing = lookOver?.placesNotLookedAt.length ?? null;
   return (
     <Box
@@ -72,24 +70,16 @@ export function TitleBlock({
       }}
     >
       <Cell
-        label={
-          ceiling === null
-            ? bought || customer
-              ? 'Spent'
-              : 'Asked'
-            : bought
-              ? 'Spent of what it may cost'
-              : 'Asked of what it may cost'
-        }
+        label={most === null ? price.words : `${price.words} / your limit`}
         value={
           <>
             <Box component="span" sx={{ color: over ? stateColour('replace') : undefined }}>
-              {money(shown, currency, true)}
+              {price.amount === null ? 'not said' : money(price.amount, currency, true)}
             </Box>
-            {ceiling !== null && (
+            {most !== null && (
               <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
                 {' '}
-                of {money(ceiling, currency, true)}
+                / {money(most, currency, true)}
               </Box>
             )}
           </>

@@ -17,6 +17,8 @@ import { ReadingField } from '@/ui/ReadingField';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { stateColour } from '@/ui/StateMark';
+import { nowIso } from '@/store/now';
+import { useHand } from '../workshop/useHand';
 import { KindFields } from '../kind/KindFields';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { HeldMoney } from './HeldMoney';
@@ -31,10 +33,18 @@ const PART_WORDS: Record<string, string> = {
   whole: 'The whole',
 };
 
+/** What a closer look made of a line, in the stead of the tap. */
+const DEEPER_WORDS: Record<NonNullable<AskedLine['deeper']>, string> = {
+  fine: 'Looked at closely since: fine.',
+  bad: 'Looked at closely since: not fine.',
+  jobs: 'Looked at closely since: it counts as the jobs that were proposed.',
+};
+
 /** What a tap says stands at once; what it costs follows when it has been reckoned. */
 function DoorRow({ line, said, send }: { line: AskedLine; said: 'fine' | 'bad' | null } & Pick<StageProps, 'send'>) {
+  const { name: by } = useHand();
   const answer = (next: 'fine' | 'bad') =>
-    send({ type: 'answerDoor', line: line.id, answer: said === next ? null : next });
+    send({ type: 'answerDoor', line: line.id, answer: said === next ? null : next, at: nowIso(), by });
   const bad = said === 'bad';
   return (
     <Box
@@ -46,6 +56,7 @@ function DoorRow({ line, said, send }: { line: AskedLine; said: 'fine' | 'bad' |
           {bad ? line.label : line.ask}
         </Box>
         <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>{line.how}</Box>
+        {line.deeper && <Box sx={{ fontSize: '0.85rem' }}>{DEEPER_WORDS[line.deeper]}</Box>}
         {line.why.length > 0 && (
           <Box sx={{ fontSize: '0.85rem' }}>Look closely: {[...new Set(line.why)].join(', ')}.</Box>
         )}
@@ -122,11 +133,12 @@ function SellerSide({ faults, sentence, onClose }: { faults: AskedLine[]; senten
   );
 }
 
-/** Ceiling, verdict and what lifts it most: for the buyer's eyes. */
-function Figures({ found, asking, currency }: { found: BuyAppraisal | null; asking: number; currency: string }) {
-  const appraisal = found?.appraisal;
-  if (found?.stop && !appraisal) return <StopWords stop={found.stop} />;
-  if (!appraisal) return <Box>Say under Figures what it may fetch, and the ceiling appears.</Box>;
+/** The limit, the verdict and what lifts it most: for the buyer's eyes. */
+function Figures({ found, currency }: { found: BuyAppraisal | null; currency: string }) {
+  if (!found) return <Box role="status">Calculating…</Box>;
+  const { appraisal, limit } = found;
+  if (found.stop && !appraisal) return <StopWords stop={found.stop} />;
+  if (!appraisal) return <Box>Say under Figures what it may fetch, and your limit appears.</Box>;
   const top = appraisal.drivers.filter((driver) => driver.kind === 'fault' && driver.lift > 0).slice(0, 3);
   return (
     <Box>
@@ -134,21 +146,23 @@ function Figures({ found, asking, currency }: { found: BuyAppraisal | null; aski
         <Box sx={{ fontSize: '2.5rem', fontWeight: 680, lineHeight: 1, letterSpacing: '-0.02em' }}>
           {money(appraisal.ceiling, currency, true)}
         </Box>
-        <Box
-          sx={{
-            fontSize: '1.5rem',
-            fontWeight: 660,
-            color: stateColour(stateOf('money.appraise', appraisal.verdict)),
-          }}
-        >
-          {VERDICT_WORDS[appraisal.verdict]}
-        </Box>
+        {limit.price && (
+          <Box
+            sx={{
+              fontSize: '1.5rem',
+              fontWeight: 660,
+              color: stateColour(stateOf('money.appraise', appraisal.verdict)),
+            }}
+          >
+            {VERDICT_WORDS[appraisal.verdict]}
+          </Box>
+        )}
       </Box>
       <Box sx={{ color: 'text.secondary', fontSize: '0.9rem', mb: 1 }}>
-        the most to pay; asked {money(asking, currency, true)}
+        your limit{limit.price && `; ${limit.price.is} ${money(limit.price.amount, currency, true)}`}
       </Box>
       {top.length > 0 && (
-        <Box component="ul" aria-label="What lifts the ceiling most" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        <Box component="ul" aria-label="What lifts your limit most" sx={{ m: 0, p: 0, listStyle: 'none' }}>
           {top.map((driver) => (
             <Box component="li" key={driver.label} sx={{ display: 'flex', gap: 2, py: 0.25 }}>
               <Box sx={{ flex: 1 }}>{driver.label}</Box>
@@ -177,12 +191,15 @@ export function Door({
   const [alone, setAlone] = useState(false);
   const [showing, setShowing] = useState(false);
   const lines = found?.door ?? [];
-  const bad = lines.filter((line) => bicycle.door[line.id] === 'bad');
-  const looked = lines.filter((line) => bicycle.door[line.id] !== undefined).length;
+  const said = (line: AskedLine) => bicycle.door[line.id]?.answer ?? null;
+  const bad = lines.filter((line) => (line.deeper ? line.answer : said(line)) === 'bad');
+  const looked = lines.filter((line) => said(line) !== null || line.deeper !== null).length;
   const lift = new Map(found?.appraisal?.drivers.map((driver) => [driver.label, driver.lift]));
   const dearest = [...bad].sort((a, b) => (lift.get(b.label) ?? b.parts.high) - (lift.get(a.label) ?? a.parts.high));
   const { asking } = bicycle.appraisal;
-  const deal = bargain(asking, found?.appraisal?.ceiling ?? null, dearest, (minor) => money(minor, currency, true));
+  const deal = bargain(asking ?? 0, found?.appraisal?.ceiling ?? null, dearest, (minor) =>
+    money(minor, currency, true),
+  );
   const groups = [...new Set(lines.map((line) => line.partOf))];
   return (
     <>
@@ -194,6 +211,7 @@ export function Door({
             unit={currency}
             value={asking}
             onCommit={(next) => send({ type: 'setAppraisal', changes: { asking: next } })}
+            onClear={() => send({ type: 'setAppraisal', changes: { asking: null } })}
           />
           <Disclosure wide summary="What it is">
             <Box sx={{ pt: 1 }}>
@@ -224,7 +242,7 @@ export function Door({
               {lines
                 .filter((line) => line.partOf === group)
                 .map((line) => (
-                  <DoorRow key={line.id} line={line} said={bicycle.door[line.id] ?? null} send={send} />
+                  <DoorRow key={line.id} line={line} said={said(line)} send={send} />
                 ))}
             </RuledList>
           </Box>
@@ -251,7 +269,7 @@ export function Door({
         >
           <HeldMoney label={alone ? 'Figures' : 'Hold to see the figures'} pinned={alone}>
             <Box sx={{ opacity: stale ? 0.55 : 1, transition: 'opacity 120ms' }}>
-              <Figures found={found} asking={asking} currency={currency} />
+              <Figures found={found} currency={currency} />
             </Box>
             <Box sx={{ mt: 1.25, borderLeft: '3px solid', borderColor: 'text.primary', pl: 1.5, fontWeight: 560 }}>
               {deal.sentence}

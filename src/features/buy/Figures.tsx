@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { memo, useState, type ReactNode } from 'react';
-import type { AskedLine, BuyAppraisal } from '@/core/buy/appraise';
+import type { AskedLine, BuyAppraisal, Limit } from '@/core/buy/appraise';
 import { DOOR_LINE } from '@/core/buy/doorLine';
 import type { Appraisal } from '@/core/money/appraise';
 import { stateOf } from '@/core/vocabulary/verdicts';
@@ -22,6 +22,9 @@ import type { Reckoning } from '../workshop/useReckon';
 import { Comparables } from './Comparables';
 import { Sliders } from './Sliders';
 import { VERDICT_WORDS } from './words';
+import { nowIso } from '@/store/now';
+import { LimitChanged } from '../workshop/LimitChanged';
+import { useHand } from '../workshop/useHand';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { Disclosure } from '@/ui/Disclosure';
 import { RuledList } from '@/ui/RuledList';
@@ -39,7 +42,19 @@ const CHANCES = [
   { id: '0.75', label: 'Likely' },
   { id: '1', label: 'Surely' },
 ] as const;
-function Outcome({ found, currency, stale }: { found: Appraisal; currency: string; stale: boolean }) {
+function Outcome({
+  found,
+  price,
+  currency,
+  stale,
+}: {
+  found: Appraisal;
+  /** What the limit is held against; null until somebody has said it. */
+  price: Limit['price'];
+  currency: string;
+  stale: boolean;
+}) {
+  const at = price?.is === 'paid' ? 'at what was paid' : 'at the asking price';
   const tone = stateColour(stateOf('money.appraise', found.verdict));
   return (
     <Box aria-live="polite" sx={{ opacity: stale ? 0.55 : 1, transition: 'opacity 120ms' }}>
@@ -52,29 +67,35 @@ function Outcome({ found, currency, stale }: { found: Appraisal; currency: strin
           justifyContent: 'start',
         }}
       >
-        <BigNumber value={money(found.ceiling, currency, true)} label="the most to pay" />
-        <BigNumber value={VERDICT_WORDS[found.verdict]} label="at the asking price" tone={tone} />
-        <BigNumber value={percent(found.atAsking.lossChance)} label="chance of a loss" />
-        <BigNumber
-          value={found.atAsking.hourly ? money(found.atAsking.hourly.p50, currency, true) : 'no time'}
-          label="an hour, middle case"
-        />
+        <BigNumber value={money(found.ceiling, currency, true)} label="your limit" />
+        {price && (
+          <>
+            <BigNumber value={VERDICT_WORDS[found.verdict]} label={at} tone={tone} />
+            <BigNumber value={percent(found.atAsking.lossChance)} label="chance of a loss" />
+            <BigNumber
+              value={found.atAsking.hourly ? money(found.atAsking.hourly.p50, currency, true) : 'no time'}
+              label="an hour, middle case"
+            />
+          </>
+        )}
       </Box>
-      {found.reasons.map((reason) => (
-        <Typography key={reason} sx={{ maxWidth: '62ch' }}>
-          {reason}
-        </Typography>
-      ))}
-      <Box sx={{ mt: 2 }}>
+      {price === null && <Typography>Say what is asked for it, and it is held against the limit.</Typography>}
+      {price &&
+        found.reasons.map((reason) => (
+          <Typography key={reason} sx={{ maxWidth: '62ch' }}>
+            {reason}
+          </Typography>
+        ))}
+      <Box sx={{ mt: 2, display: price ? undefined : 'none' }}>
         <SpreadChart
           bins={found.spread}
           middle={found.atAsking.profit.p50}
           currency={currency}
-          label={`Profit at the asking price: nine times in ten over ${money(found.atAsking.profit.p10, currency)}, in the middle ${money(found.atAsking.profit.p50, currency)}`}
+          label={`Profit ${at}: nine times in ten over ${money(found.atAsking.profit.p10, currency)}, in the middle ${money(found.atAsking.profit.p50, currency)}`}
         />
         <Typography variant="caption" sx={{ color: 'text.secondary' }}>
-          Profit at the asking price, before your own time is paid; hatched is a loss. Between{' '}
-          {hours(found.minutes.p10)} and {hours(found.minutes.p90)} of work.
+          Profit {at}, before your own time is paid; hatched is a loss. Between {hours(found.minutes.p10)} and{' '}
+          {hours(found.minutes.p90)} of work.
         </Typography>
       </Box>
       <Working rows={found.working} />
@@ -173,6 +194,7 @@ const DoorAnswers = memo(function DoorAnswers({
   said,
   send,
 }: { line: AskedLine; currency: string; own: boolean; said: 'fine' | 'bad' | null } & Pick<StageProps, 'send'>) {
+  const { name: by } = useHand();
   const put = ({ parts = line.parts, minutes = line.minutes }: Partial<CostLine>) =>
     send({
       type: 'putCostLine',
@@ -185,7 +207,9 @@ const DoorAnswers = memo(function DoorAnswers({
         hideLabel
         options={ANSWERS}
         value={said ?? 'open'}
-        onChoose={(next) => send({ type: 'answerDoor', line: line.id, answer: next === 'open' ? null : next })}
+        onChoose={(next) =>
+          send({ type: 'answerDoor', line: line.id, answer: next === 'open' ? null : next, at: nowIso(), by })
+        }
       />
       <Ranges line={line} currency={currency} put={put} />
       <Box sx={{ color: 'text.secondary', fontSize: '0.88rem' }}>
@@ -224,7 +248,7 @@ function CostRow({
         <Box sx={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
           <b>{lift === null ? '' : money(lift, currency)}</b>
           <Box component="span" sx={{ display: 'block', fontSize: '0.78rem', color: 'text.secondary' }}>
-            off the ceiling
+            off your limit
           </Box>
         </Box>
       </Box>
@@ -243,9 +267,10 @@ export function Figures({ bicycle, send, reckoning }: StageProps & { reckoning: 
   const lifts = new Map(found?.drivers.map((driver) => [driver.label, driver.lift]));
   const own = appraisal.lines.filter((line) => !line.id.startsWith(DOOR_LINE));
   const overridden = new Set(appraisal.lines.map((line) => line.id));
-  const door = [...(reckoning.output?.door ?? [])].sort(
-    (a, b) => (lifts.get(b.label) ?? b.chance) - (lifts.get(a.label) ?? a.chance),
-  );
+  // What a closer look made jobs of counts as these, under Decide.
+  const door = (reckoning.output?.door ?? [])
+    .filter(({ deeper }) => deeper !== 'jobs')
+    .sort((a, b) => (lifts.get(b.label) ?? b.chance) - (lifts.get(a.label) ?? a.chance));
   // What was answered stays in sight, however little it weighs by now.
   const shownDoor = all ? door : door.filter((line, i) => i < MOST_LINES || bicycle.door[line.id] !== undefined);
   const put = (changes: Partial<Omit<typeof appraisal, 'lines'>>) => send({ type: 'setAppraisal', changes });
@@ -255,7 +280,7 @@ export function Figures({ bicycle, send, reckoning }: StageProps & { reckoning: 
         {reckoning.output?.stop && <StopWords stop={reckoning.output.stop} />}
         {!known && (
           <Typography sx={{ mb: 2 }}>
-            Say what it may fetch, from sold ones and not from asked ones, and the ceiling appears.
+            Say what it may fetch, from sold ones and not from asked ones, and your limit appears.
           </Typography>
         )}
         {reckoning.failed && (
@@ -266,8 +291,16 @@ export function Figures({ bicycle, send, reckoning }: StageProps & { reckoning: 
             {error.message}
           </Typography>
         ))}
-        {known && !found && reckoning.pending && <Typography role="status">Reckoning…</Typography>}
-        {found && <Outcome found={found} currency={currency} stale={reckoning.pending} />}
+        {known && !found && reckoning.pending && <Typography role="status">Calculating…</Typography>}
+        {found && (
+          <Outcome
+            found={found}
+            price={reckoning.output?.limit.price ?? null}
+            currency={currency}
+            stale={reckoning.pending}
+          />
+        )}
+        <LimitChanged bicycle={bicycle.id} found={reckoning.output} currency={currency} />
       </Section>
       <Section title="The figures">
         <Box data-readings sx={{ display: 'grid', gap: 2 }}>
@@ -278,6 +311,7 @@ export function Figures({ bicycle, send, reckoning }: StageProps & { reckoning: 
               unit={currency}
               value={appraisal.asking}
               onCommit={(asking) => put({ asking })}
+              onClear={() => put({ asking: null })}
             />
             <RangeFields
               label="May fetch"
@@ -354,7 +388,7 @@ export function Figures({ bicycle, send, reckoning }: StageProps & { reckoning: 
                 line={line}
                 currency={currency}
                 own={overridden.has(`${DOOR_LINE}${line.id}`)}
-                said={bicycle.door[line.id] ?? null}
+                said={bicycle.door[line.id]?.answer ?? null}
                 send={send}
               />
             </CostRow>

@@ -14,6 +14,8 @@ import { Working } from '@/ui/Working';
 import { TextInput } from '@/ui/TextInput';
 import { StepPhotos } from '../photos/StepPhotos';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
+import { isDriven } from '@/model/buy/questions';
+import { roadCost } from '@/model/buy/road';
 import { LeadTable } from './LeadTable';
 import { DRIVE_WORDS } from './words';
 
@@ -90,6 +92,7 @@ export function Lead({ bicycle, send, found }: StageProps & { found: BuyAppraisa
             unit={currency}
             value={bicycle.appraisal.asking}
             onCommit={(asking) => send({ type: 'setAppraisal', changes: { asking } })}
+            onClear={() => send({ type: 'setAppraisal', changes: { asking: null } })}
             width={140}
           />
           <ReadingField
@@ -120,15 +123,20 @@ export function Lead({ bicycle, send, found }: StageProps & { found: BuyAppraisa
             width={150}
           />
         </Box>
-        {bicycle.purchase ? (
-          <Typography sx={{ mt: 2 }}>It is bought: the drive is spent.</Typography>
+        {isDriven(bicycle) && lead.distanceKm !== null ? (
+          <Typography sx={{ mt: 2, maxWidth: '62ch' }}>
+            The road there and back came to {money(roadCost(lead), currency)}. It is spent: it no longer moves your
+            limit, and stands in the result.
+          </Typography>
         ) : drive ? (
           <DriveVerdict drive={drive} currency={currency} />
         ) : (
           <Typography sx={{ mt: 2, color: 'text.secondary' }}>
             {lead.distanceKm === null
               ? 'Say how far it is.'
-              : 'Say under Figures what it may fetch, and the drive is reckoned.'}
+              : bicycle.appraisal.asking === null
+                ? 'Say what is asked for it.'
+                : 'Say under Figures what it may fetch, and the drive is reckoned.'}
           </Typography>
         )}
       </Section>

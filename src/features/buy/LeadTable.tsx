@@ -42,10 +42,12 @@ function Row({ bicycle, isCurrent }: { bicycle: Bicycle; isCurrent: boolean }) {
           </Box>
         )}
       </TableCell>
-      <TableCell align="right">{appraisal.asking ? money(appraisal.asking, currency, true) : '…'}</TableCell>
       <TableCell align="right">
-        {found?.appraisal ? money(found.appraisal.ceiling, currency, true) : '…'}
-        {verdict && (
+        {appraisal.asking === null ? 'not said' : money(appraisal.asking, currency, true)}
+      </TableCell>
+      <TableCell align="right">
+        {!found ? '…' : found.limit.most === null ? 'not said' : money(found.limit.most, currency, true)}
+        {verdict && found?.limit.price && (
           <Box sx={{ color: stateColour(stateOf('money.appraise', verdict)), fontSize: '0.85rem', fontWeight: 620 }}>
             {VERDICT_WORDS[verdict]}
           </Box>
@@ -89,7 +91,7 @@ export function LeadTable({ current }: { current: string }) {
             <TableRow>
               <TableCell>Lead</TableCell>
               <TableCell align="right">Asked</TableCell>
-              <TableCell align="right">May cost</TableCell>
+              <TableCell align="right">Your limit</TableCell>
               <TableCell align="right">Away</TableCell>
               <TableCell align="right">Questions</TableCell>
               <TableCell align="right">The drive</TableCell>

@@ -36,28 +36,23 @@ export function Sliders({ bicycle, send, found }: StageProps & { found: BuyAppra
     () => ({ kind: appraisal.target.kind, amount }),
     [appraisal.target.kind, amount],
   );
+  const price = found.limit.price?.amount ?? 0;
   const payable = usePayable(samples, target, labourPerHour);
   const points = useMemo(() => {
     if (!payable) return [];
-    const most = Math.max(payable.at(-1) ?? 0, appraisal.asking, 100);
+    const most = Math.max(payable.at(-1) ?? 0, price, 100);
     return Array.from({ length: CURVE_POINTS }, (_, i) => {
       const price = (most * i) / (CURVE_POINTS - 1);
       return { price, chance: sortedChance(payable, price) };
     });
-  }, [payable, appraisal.asking]);
-  const ceiling = payable ? sortedCeiling(payable, confidence) : (found.appraisal?.ceiling ?? 0);
+  }, [payable, price]);
+  const ceiling = payable ? sortedCeiling(payable, confidence) : (found.limit.most ?? 0);
   const settle = () => setDrag({});
   return (
     <Box>
       <Box sx={{ minHeight: 130 }}>
         {payable && (
-          <PriceCurve
-            points={points}
-            asking={appraisal.asking}
-            ceiling={ceiling}
-            confidence={confidence}
-            currency={currency}
-          />
+          <PriceCurve points={points} asking={price} ceiling={ceiling} confidence={confidence} currency={currency} />
         )}
       </Box>
       <Box

@@ -14,8 +14,7 @@ export const buy: Declared = {
   notes: {
     buy: ({ purchase, appraisal }, { settings: { currency } }) => {
       if (purchase) return `paid ${money(purchase.paid, currency, true)}`;
-      return appraisal.asking ? `asked ${money(appraisal.asking, currency, true)}` : '';
+      return appraisal.asking === null ? '' : `asked ${money(appraisal.asking, currency, true)}`;
     },
   },
-  overlays: [{ at: ['buy'], load: () => import('./overlay').then(({ doorSigns }) => doorSigns) }],
 };

@@ -3,12 +3,11 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { ProposedJob } from '@/core/decide/jobs';
-import type { Job } from '@/model/decide/part';
 import { Choices } from '@/ui/Choices';
 import { hours, money } from '@/ui/format';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
-import { asJob } from './asJob';
+import { asJob, decidedJob } from '@/model/decide/decided';
 
 const SOURCES = [
   { id: 'new', label: 'New' },
@@ -19,12 +18,7 @@ const SOURCES = [
 type Source = (typeof SOURCES)[number]['id'];
 
 /** Ways to do one thing, side by side: minutes, parts, wait, and what each comes to with the hours counted. */
-export function Alternatives({
-  ways,
-  decided,
-  wage,
-  send,
-}: { ways: ProposedJob[]; decided: Map<string, Job>; wage: number } & Pick<StageProps, 'send'>) {
+export function Alternatives({ ways, bicycle, wage, send }: { ways: ProposedJob[]; wage: number } & StageProps) {
   const { currency } = useSettings();
   const [source, setSource] = useState<Source>('new');
   const { output } = useReckon('decide.weigh', {
@@ -48,7 +42,7 @@ export function Alternatives({
       >
         <Box sx={{ minWidth: 0, flex: 1 }}>
           <Box sx={{ fontWeight: 640 }}>One of these</Box>
-          <Box sx={{ fontSize: '0.9rem' }}>{ways[0]!.because}</Box>
+          <Box sx={{ fontSize: '0.9rem' }}>{[ways[0]!.because, ...ways[0]!.also].join(' ')}</Box>
           <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>{output?.words}</Box>
         </Box>
         <Choices<Source> label="Parts from" options={SOURCES} value={source} onChoose={setSource} />
@@ -62,7 +56,7 @@ export function Alternatives({
       >
         {ways.map((way) => {
           const weighed = found.get(way.rule);
-          const kept = decided.get(way.rule)?.decision === 'keep';
+          const kept = decidedJob(bicycle.jobs, way)?.decision === 'keep';
           return (
             <Box
               key={way.rule}

@@ -7,8 +7,8 @@ import type { Brief } from '@/core/bicycle';
 import type { Need, ProposedJob } from '@/core/decide/jobs';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Job } from '@/model/decide/part';
-import { jobsInput } from '@/model/decide/questions';
-import { decidedInput, wageOf } from '@/model/money/questions';
+import { asJob, decidedJob, otherJobs } from '@/model/decide/decided';
+import { wageOf } from '@/model/money/questions';
 import { workedMinutes } from '@/model/work/hours';
 import { newId } from '@/store/browser';
 import { Choices } from '@/ui/Choices';
@@ -18,13 +18,13 @@ import { BigNumber, Section } from '@/ui/Section';
 import { stateColour } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';
 import { Alternatives } from './Alternatives';
-import { asJob } from './asJob';
 import { Deliveries } from './Deliveries';
 import { Estimate } from './Estimate';
 import { JobRow } from './JobRow';
-import { useFindings } from '../workshop/useFindings';
+import { LimitChanged } from '../workshop/LimitChanged';
+import { useAppraisal } from '../workshop/useAppraisal';
 import { useHand } from '../workshop/useHand';
-import { useReckon } from '../workshop/useReckon';
+import { useJobs } from '../workshop/useJobs';
 import { useToday } from '../workshop/useToday';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { RuledList } from '@/ui/RuledList';
@@ -119,29 +119,33 @@ function AddJob({ currency, send }: { currency: string } & Pick<StageProps, 'sen
   );
 }
 
-/** Kept jobs, and needed ones nobody has decided on: those count until they are dropped on purpose. */
+/** The limit with these jobs: kept ones, and needed ones nobody has decided on; those count until they are dropped on purpose. */
 function Sum({
   bicycle,
   counted,
   kept,
   undecided,
-  trying,
-}: Pick<StageProps, 'bicycle'> & { counted: Job[]; kept: number; undecided: number; trying: boolean }) {
+  tried,
+}: Pick<StageProps, 'bicycle'> & {
+  counted: Job[];
+  kept: number;
+  undecided: number;
+  tried: Record<string, boolean> | null;
+}) {
   const settings = useSettings();
   const { currency } = settings;
   const customer = bicycle.purpose === 'customer';
-  const known = bicycle.appraisal.resale.high > 0 && !customer;
-  const { output: found } = useReckon('money.appraise', known ? decidedInput(bicycle, settings, counted) : null);
-  const paid = bicycle.purchase?.paid ?? bicycle.appraisal.asking;
+  const { output } = useAppraisal(bicycle, tried ?? undefined);
+  const found = customer ? null : output;
   const minutes = counted.reduce((sum, job) => sum + job.minutes.likely, 0);
   const parts = counted.reduce((sum, job) => sum + job.parts.likely, 0);
   const worked = workedMinutes(bicycle);
   const open = counted.filter((job) => !job.done).reduce((sum, job) => sum + job.minutes.likely, 0);
-  const over = found ? paid - found.ceiling : 0;
+  const { most, price, room } = found?.limit ?? { most: null, price: null, room: null };
   return (
     <Section
       title={
-        trying ? 'What if: the sum, without spoiling the plan' : customer ? 'The sum' : 'The sum against the ceiling'
+        tried ? 'What if: the sum, without spoiling the plan' : customer ? 'The sum' : 'The sum against your limit'
       }
       aside={`${kept} kept${undecided ? `, ${undecided} needed and not decided yet` : ''}`}
     >
@@ -151,38 +155,34 @@ function Sum({
           gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(4, auto)' },
           gap: { xs: 2, sm: 4 },
           justifyContent: 'start',
-          ...(trying && { borderLeft: '5px solid', borderColor: 'primary.main', pl: 2 }),
+          ...(tried && { borderLeft: '5px solid', borderColor: 'primary.main', pl: 2 }),
         }}
       >
         <BigNumber value={hours(minutes)} label={`work, likely; ${hours(worked)} put down, ${hours(open)} left`} />
         <BigNumber value={money(parts, currency, true)} label="parts, likely" />
-        {found && <BigNumber value={money(found.ceiling, currency, true)} label="ceiling with these jobs" />}
-        {found && (
+        {most !== null && <BigNumber value={money(most, currency, true)} label="your limit" />}
+        {room !== null && price && (
           <BigNumber
-            value={money(Math.abs(over), currency, true)}
-            label={
-              over > 0
-                ? `over: ${bicycle.purchase ? 'paid' : 'asked'} ${money(paid, currency, true)}`
-                : `still under it, ${bicycle.purchase ? 'paid' : 'asked'} ${money(paid, currency, true)}`
-            }
-            tone={stateColour(over > 0 ? 'replace' : 'fine')}
+            value={money(Math.abs(room), currency, true)}
+            label={`${room < 0 ? 'over it' : 'under it'}: ${price.is} ${money(price.amount, currency, true)}`}
+            tone={stateColour(room < 0 ? 'replace' : 'fine')}
           />
         )}
       </Box>
-      {found ? (
+      {found?.appraisal && price && (
         <Typography sx={{ mt: 1.5, maxWidth: '62ch' }}>
-          With these jobs at their ranges, {bicycle.appraisal.target.kind === 'hourly' ? 'the wage' : 'the profit'}{' '}
-          wanted comes out in {percent(found.atAsking.targetChance)} of the cases.
-          {over > 0 && ' Drop what the brief does not need, or make it a donor.'}
+          With all of this at its ranges, {bicycle.appraisal.target.kind === 'hourly' ? 'the wage' : 'the profit'}{' '}
+          wanted comes out in {percent(found.appraisal.atAsking.targetChance)} of the cases.
+          {room !== null && room < 0 && ' Drop what the brief does not need, or make it a donor.'}
         </Typography>
-      ) : (
-        !customer && (
-          <Typography sx={{ mt: 1.5, color: 'text.secondary' }}>
-            Say at Buy what it may fetch, and the ceiling stands beside the sum.
-          </Typography>
-        )
       )}
-      {found && <Working rows={found.working} />}
+      {found && most === null && (
+        <Typography sx={{ mt: 1.5, color: 'text.secondary' }}>
+          {found.stop ? found.stop.words : 'Say at Buy what it may fetch, and your limit stands beside the sum.'}
+        </Typography>
+      )}
+      {!tried && <LimitChanged bicycle={bicycle.id} found={found} currency={currency} />}
+      {found?.appraisal && <Working rows={found.appraisal.working} />}
     </Section>
   );
 }
@@ -214,32 +214,30 @@ function groupsOf(proposed: ProposedJob[]) {
 export function Decide({ bicycle, send }: StageProps) {
   const settings = useSettings();
   const { currency } = settings;
-  const lookOver = useFindings(bicycle);
+  const { lookOver, jobs } = useJobs(bicycle);
   const { name } = useHand();
   const today = useToday();
   const [tried, setTried] = useState<Record<string, boolean> | null>(null);
-  const { output } = useReckon('decide.jobs', lookOver && jobsInput(bicycle, lookOver.findings));
   const customer = bicycle.purpose === 'customer';
-  const proposed = (output?.jobs ?? []).filter((job) => !customer || job.rule !== 'ordinary');
-  const decided = new Map(bicycle.jobs.map((job) => [job.id, job]));
-  const proposedIds = new Set(proposed.map((job) => job.rule));
-  const others = bicycle.jobs.filter((job) => !proposedIds.has(job.id));
+  const proposed = (jobs ?? []).filter((job) => !customer || job.rule !== 'ordinary');
+  const decidedOf = (job: ProposedJob) => decidedJob(bicycle.jobs, job);
+  const others = jobs ? otherJobs(bicycle.jobs, proposed) : [];
   const kept = bicycle.jobs.filter((job) => job.decision === 'keep');
-  const open = proposed.filter((job) => job.need === 'needed' && !decided.has(job.rule));
+  const open = proposed.filter((job) => job.need === 'needed' && !decidedOf(job));
   const plan = [...kept, ...open.map(asJob)];
   const inPlan = new Set(plan.map((job) => job.id));
-  const everyJob = [...proposed.map((job) => decided.get(job.rule) ?? asJob(job)), ...others];
+  const everyJob = [...proposed.map((job) => decidedOf(job) ?? asJob(job)), ...others];
   const counts = (id: string) => tried?.[id] ?? inPlan.has(id);
   const counted = tried ? everyJob.filter((job) => counts(job.id)) : plan;
   const wage = wageOf(bicycle, settings);
-  const rowOf = (job: Job, why: string, because: string, reactions: string[]) => (
+  const rowOf = (job: Job, why: string, because: string[], reactions: string[]) => (
     <JobRow
       key={job.id}
       job={job}
       why={why}
       because={because}
       reactions={reactions}
-      decided={decided.get(job.id)}
+      decided={bicycle.jobs.find(({ id }) => id === job.id)}
       currency={currency}
       tried={tried ? counts(job.id) : null}
       onTry={(next) => setTried({ ...tried, [job.id]: next })}
@@ -261,7 +259,7 @@ export function Decide({ bicycle, send }: StageProps) {
             {BRIEF_CHOICES.find((brief) => brief.id === bicycle.brief)!.words}
           </Typography>
         </Section>
-        <Sum bicycle={bicycle} counted={counted} kept={kept.length} undecided={open.length} trying={tried !== null} />
+        <Sum bicycle={bicycle} counted={counted} kept={kept.length} undecided={open.length} tried={tried} />
         <Section
           title="Jobs the findings ask for"
           aside={
@@ -307,7 +305,7 @@ export function Decide({ bicycle, send }: StageProps) {
               </Button>
             )}
           </Box>
-          {!output && <Typography role="status">Reading the findings…</Typography>}
+          {!jobs && <Typography role="status">Reading the findings…</Typography>}
           {groupsOf(proposed).map((group) => (
             <Box key={group.need} sx={{ mt: 1.5 }}>
               <Typography variant="h3" sx={{ color: 'text.secondary' }}>
@@ -316,13 +314,13 @@ export function Decide({ bicycle, send }: StageProps) {
               <RuledList aria-label={group.title}>
                 {group.entries.map((ways) =>
                   ways.length > 1 && tried === null ? (
-                    <Alternatives key={ways[0]!.alternatives} ways={ways} decided={decided} wage={wage} send={send} />
+                    <Alternatives key={ways[0]!.alternatives} ways={ways} bicycle={bicycle} wage={wage} send={send} />
                   ) : (
                     ways.map((job) =>
                       rowOf(
-                        decided.get(job.rule) ?? asJob(job),
+                        decidedOf(job) ?? asJob(job),
                         job.why,
-                        job.because,
+                        [job.because, ...job.also],
                         job.reactions.map((each) => each.words),
                       ),
                     )
@@ -340,7 +338,13 @@ export function Decide({ bicycle, send }: StageProps) {
                 job.rule
                   ? 'Kept from an earlier finding or brief; the findings no longer ask for it.'
                   : `${placeLabel(job.place)}.`,
-                job.rule ? 'No longer proposed.' : job.id.startsWith('fault-') ? 'From a complaint.' : 'Added by hand.',
+                [
+                  job.rule
+                    ? 'No longer proposed.'
+                    : job.id.startsWith('fault-')
+                      ? 'From a complaint.'
+                      : 'Added by hand.',
+                ],
                 [],
               ),
             )}

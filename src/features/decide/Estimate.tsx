@@ -23,7 +23,7 @@ import { Section } from '@/ui/Section';
 import { TextInput } from '@/ui/TextInput';
 import { useToday } from '../workshop/useToday';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
-import { asJob } from './asJob';
+import { asJob } from '@/model/decide/decided';
 
 const GROUPS = [
   { need: 'needed', title: 'Needed', words: 'It should not go on the road without these.' },

@@ -26,7 +26,7 @@ export function JobRow({
 }: {
   job: Job;
   why: string;
-  because: string;
+  because: string[];
   reactions: string[];
   decided: Job | undefined;
   currency: string;
@@ -63,7 +63,11 @@ export function JobRow({
           <Box sx={{ fontWeight: 640, fontSize: '1.05rem', textDecoration: dropped ? 'line-through' : 'none' }}>
             {job.title}
           </Box>
-          <Box sx={{ fontSize: '0.9rem' }}>{because}</Box>
+          {because.map((words) => (
+            <Box key={words} sx={{ fontSize: '0.9rem' }}>
+              {words}
+            </Box>
+          ))}
           <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>{why}</Box>
           {reactions.map((words) => (
             <Box

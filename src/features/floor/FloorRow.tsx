@@ -12,11 +12,13 @@ import { clockTime, dayOf, hours, money } from '@/ui/format';
 import { stateColour } from '@/ui/StateMark';
 import { useStageLabel } from '../workshop/declared';
 
-/** How much of the ceiling is spent, as a rule with its end. */
+/** The price against the limit, as a rule with its end. */
 function Spent({ row, currency }: { row: Summary; currency: string }) {
   const ceiling = row.drawn?.ceiling ?? null;
-  const amount = row.bought || row.purpose === 'customer' ? row.spent : row.asking;
-  const over = ceiling !== null && amount > ceiling;
+  const customer = row.purpose === 'customer';
+  const said = customer ? row.spent : row.bought ? row.paid : row.asking;
+  const amount = said ?? 0;
+  const over = ceiling !== null && said !== null && amount > ceiling;
   const full = Math.max(ceiling ?? 0, amount, 1);
   return (
     <Box sx={{ textAlign: { md: 'right' }, fontSize: '0.86rem', color: 'text.secondary' }}>
@@ -24,9 +26,9 @@ function Spent({ row, currency }: { row: Summary; currency: string }) {
         component="span"
         sx={{ color: over ? stateColour('replace') : 'text.primary', fontWeight: 660, fontSize: '1.2rem' }}
       >
-        {money(amount, currency, true)}
+        {said === null ? 'not said' : money(said, currency, true)}
       </Box>{' '}
-      {row.bought || row.purpose === 'customer' ? 'spent' : 'asked'}
+      {customer ? 'spent' : row.bought ? 'paid' : 'asked'}
       {ceiling !== null && (
         <Box
           aria-hidden="true"
@@ -56,7 +58,7 @@ function Spent({ row, currency }: { row: Summary; currency: string }) {
         </Box>
       )}
       <Box sx={{ mt: 0.25 }}>
-        {ceiling !== null && `${row.bought ? 'of' : 'most to pay'} ${money(ceiling, currency, true)}`}
+        {ceiling !== null && `your limit ${money(ceiling, currency, true)}`}
         {row.worked >= 1 && `${ceiling !== null ? ', ' : ''}${hours(row.worked)}`}
       </Box>
     </Box>

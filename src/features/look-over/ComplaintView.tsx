@@ -6,14 +6,20 @@ import { useState } from 'react';
 import type { Diagnosis } from '@/core/inspect/diagnose';
 import type { Knowledge, KnownTest } from '@/core/inspect/knowledge';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
+import { faultJob } from '@/core/decide/faultJob';
+import type { TestAnswer } from '@/core/inspect/testAnswers';
+import { asJob, decidedJob } from '@/model/decide/decided';
 import type { Complaint } from '@/model/inspect/part';
+import { diagnosisInput } from '@/model/inspect/questions';
 import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
 import { Disclosure } from '@/ui/Disclosure';
-import { hours, money } from '@/ui/format';
+import { dayOf, hours, money } from '@/ui/format';
 import { RuledList } from '@/ui/RuledList';
 import { stateColour, StateMark } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';
+import { useHand } from '../workshop/useHand';
+import { useJobs } from '../workshop/useJobs';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 
@@ -119,21 +125,22 @@ function TestBlock({
   );
 }
 
-/** What the likeliest fault asks for, to be put on the list of jobs. */
+/** What the likeliest fault asks for: the job that a finding asks for already, or one of its own. */
 function Fix({ fault, bicycle, send }: StageProps & { fault: string }) {
   const { currency } = useSettings();
-  const { output: remedy } = useReckon('inspect.remedy', { fault });
-  if (!remedy) return null;
-  const id = `fault-${fault}`;
-  const kept = bicycle.jobs.some((job) => job.id === id && job.decision === 'keep');
+  const { jobs } = useJobs(bicycle);
+  const job = jobs?.find(({ rule, aka }) => rule === faultJob(fault) || aka.includes(faultJob(fault)));
+  if (!job) return null;
+  const kept = decidedJob(bicycle.jobs, job)?.decision === 'keep';
   return (
     <Box sx={{ my: 2, display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
       <Box sx={{ flex: 1, minWidth: 240 }}>
-        <Box sx={{ fontWeight: 640, fontSize: '1.1rem' }}>{remedy.title}</Box>
+        <Box sx={{ fontWeight: 640, fontSize: '1.1rem' }}>{job.title}</Box>
         <Box sx={{ color: 'text.secondary' }}>
-          {hours(remedy.minutes.low)} to {hours(remedy.minutes.high)}, parts {money(remedy.parts.low, currency, true)}{' '}
-          to {money(remedy.parts.high, currency, true)}
+          {hours(job.minutes.low)} to {hours(job.minutes.high)}, parts {money(job.parts.low, currency, true)} to{' '}
+          {money(job.parts.high, currency, true)}
         </Box>
+        {job.check !== null && <Box sx={{ fontSize: '0.92rem' }}>{job.because}</Box>}
       </Box>
       <Button
         variant="contained"
@@ -141,19 +148,9 @@ function Fix({ fault, bicycle, send }: StageProps & { fault: string }) {
         onClick={() =>
           send({
             type: 'decideJob',
-            job: {
-              id,
-              rule: null,
-              title: remedy.title,
-              place: remedy.place,
-              minutes: remedy.minutes,
-              parts: remedy.parts,
-              decision: 'keep',
-              reason: '',
-              done: false,
-              approval: null,
-              declined: null,
-            },
+            job: decidedJob(bicycle.jobs, job)
+              ? { ...decidedJob(bicycle.jobs, job)!, decision: 'keep', reason: '', declined: null }
+              : asJob(job),
           })
         }
       >
@@ -163,15 +160,65 @@ function Fix({ fault, bicycle, send }: StageProps & { fault: string }) {
   );
 }
 
+/** Tests that other stages have answered already: nothing is asked twice, and each may be made all the same. */
+function KnownAlready({
+  answers,
+  known,
+  onTest,
+}: {
+  answers: TestAnswer[];
+  known: Knowledge;
+  onTest(test: string): void;
+}) {
+  if (answers.length === 0) return null;
+  return (
+    <Box sx={{ mb: 2 }}>
+      <Typography variant="h3" sx={{ mb: 0.5 }}>
+        Known already
+      </Typography>
+      <RuledList>
+        {answers.map((answer) => {
+          const test = known.tests.find(({ id }) => id === answer.test);
+          const outcome = test?.outcomes.find(({ id }) => id === answer.outcome);
+          return (
+            <Box component="li" key={answer.test} sx={{ py: 0.5, display: 'flex', gap: 1, alignItems: 'center' }}>
+              <Box sx={{ flex: 1 }}>
+                {test?.label}: <b>{outcome?.label}</b>
+                <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
+                  {answer.label}
+                  {answer.at && `, ${dayOf(answer.at)}`}
+                </Box>
+              </Box>
+              <Button
+                size="small"
+                color="inherit"
+                aria-label={`Test all the same: ${test?.label}`}
+                onClick={() => onTest(answer.test)}
+              >
+                Test all the same
+              </Button>
+            </Box>
+          );
+        })}
+      </RuledList>
+    </Box>
+  );
+}
+
 function OpenComplaint({ bicycle, send, row, known }: StageProps & { row: Complaint; known: Knowledge }) {
-  const { output: found } = useReckon('inspect.diagnose', {
-    complaints: row.complaints,
-    results: row.results.map(({ test, outcome }) => ({ test, outcome })),
-    unavailable: row.unavailable,
-  });
+  const { lookOver, complaints } = useJobs(bicycle);
+  const said = complaints?.find(({ id }) => id === row.id);
+  const { name: by } = useHand();
+  const question = lookOver && diagnosisInput(row, lookOver);
+  const { output: found } = useReckon('inspect.diagnose', question);
+  const answers = (lookOver?.answers ?? []).filter(({ test, outcome }) =>
+    question?.results.some((each) => each.test === test && each.outcome === outcome && 'blur' in each),
+  );
+  const overtaken = new Set(answers.map(({ test }) => test));
+  const tried = row.results.filter(({ test }) => !overtaken.has(test));
   const [picked, setPicked] = useState<string | null>(null);
   const put = (changes: Partial<Complaint>) => send({ type: 'putComplaint', complaint: { ...row, ...changes } });
-  const done = new Set([...row.results.map((result) => result.test), ...row.unavailable]);
+  const done = new Set([...tried.map((result) => result.test), ...row.unavailable]);
   const advised = found?.next[0]?.test ?? null;
   const shownTest = picked && !done.has(picked) ? picked : advised;
   const test = known.tests.find((each) => each.id === shownTest) ?? null;
@@ -190,7 +237,12 @@ function OpenComplaint({ bicycle, send, row, known }: StageProps & { row: Compla
       {found && (
         <>
           <Box aria-live="polite" sx={{ minHeight: 54, mb: 1.5 }}>
-            {found.unsafe && <StateMark state="unsafe" />}
+            {(found.unsafe || said?.unsafe) && <StateMark state="unsafe" />}
+            {said?.unsafe && !found.unsafe && (
+              <Typography sx={{ fontSize: '0.94rem' }}>
+                What was found before speaks against it; it stays unsafe until a test for this complaint rules it out.
+              </Typography>
+            )}
             <Typography sx={{ fontWeight: found.settled ? 660 : 400, fontSize: found.settled ? '1.15rem' : undefined }}>
               {found.settled && 'Settled. '}
               {found.reasons[0]}
@@ -215,7 +267,12 @@ function OpenComplaint({ bicycle, send, row, known }: StageProps & { row: Compla
                   why={test.id === advised ? found.why : null}
                   onOutcome={(outcome) => {
                     setPicked(null);
-                    put({ results: [...row.results, { test: test.id, outcome, at: nowIso() }] });
+                    put({
+                      results: [
+                        ...row.results.filter((each) => each.test !== test.id),
+                        { test: test.id, outcome, at: nowIso(), ...(by && { by }) },
+                      ],
+                    });
                   }}
                   onCannot={() => {
                     setPicked(null);
@@ -233,24 +290,25 @@ function OpenComplaint({ bicycle, send, row, known }: StageProps & { row: Compla
           </Box>
         </>
       )}
+      <KnownAlready answers={answers} known={known} onTest={setPicked} />
       <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, columnGap: 4 }}>
         <Box>
           <Typography variant="h3" sx={{ mb: 0.5 }}>
             Tried
           </Typography>
-          {row.results.length === 0 && <Typography sx={{ color: 'text.secondary' }}>Nothing yet.</Typography>}
+          {tried.length === 0 && <Typography sx={{ color: 'text.secondary' }}>Nothing yet.</Typography>}
           <RuledList>
-            {row.results.map((result) => {
-              const tried = known.tests.find((each) => each.id === result.test);
+            {tried.map((result) => {
+              const test = known.tests.find((each) => each.id === result.test);
               return (
                 <Box component="li" key={result.test} sx={{ py: 0.5, display: 'flex', gap: 1, alignItems: 'center' }}>
                   <Box sx={{ flex: 1 }}>
-                    {tried?.label}: <b>{tried?.outcomes.find((each) => each.id === result.outcome)?.label}</b>
+                    {test?.label}: <b>{test?.outcomes.find((each) => each.id === result.outcome)?.label}</b>
                   </Box>
                   <Button
                     size="small"
                     color="inherit"
-                    aria-label={`Take back: ${tried?.label}`}
+                    aria-label={`Take back: ${test?.label}`}
                     onClick={() => put({ results: row.results.filter((each) => each.test !== result.test) })}
                   >
                     Back

@@ -40,6 +40,9 @@ function summed(at: CheckPlace, findings: Map<string, Finding>) {
     words: gravest && state !== 'fine' ? gravest.reasons[0]! : null,
     looked: looked.length,
     of: here.length,
+    unmeasured: here.filter((finding) => finding.measured === false).length,
+    asks: here.some((finding) => finding.state === 'not-looked-at' || finding.deeper || finding.again),
+    hint: here.find((finding) => finding.doubted)?.hints[0] ?? null,
     again: here.some((finding) => finding.again),
     raised: here.find((finding) => finding.raisedBy && finding.state === 'not-looked-at')?.raisedBy ?? null,
   };
@@ -60,9 +63,17 @@ function PlaceRow({
   onOpen(): void;
   children: React.ReactNode;
 }) {
-  const { state, words, looked, of, again, raised } = summed(at, findings);
+  const { state, words, looked, of, again, raised, unmeasured, hint } = summed(at, findings);
   const part = looked > 0 && looked < of ? `${looked} of ${of} looked at` : null;
-  const aside = [again && 'look again', raised && 'raised by its sibling', part].filter(Boolean).join(' · ');
+  const aside = [
+    hint,
+    again && 'look again',
+    raised && 'raised by its sibling',
+    part,
+    looked > 0 && unmeasured > 0 && (of === 1 ? 'not measured' : `${unmeasured} not measured`),
+  ]
+    .filter(Boolean)
+    .join(' · ');
   return (
     <Box component="li" sx={{ scrollMarginTop: 8 }}>
       <Box
@@ -117,11 +128,19 @@ export function LookOverStage({ bicycle, send, lookOver, place: open, onPlace: o
   const shown = checkPlaces(checks ?? [], set === 'quick' ? 'quick' : 'full');
   const missing = shown.filter((at) => summed(at, findings).looked === 0).length;
   const again = lookOver?.again ?? 0;
+  const readings = shown.flatMap(({ checks: here }) =>
+    here.flatMap(({ id }) => {
+      const finding = findings.get(id);
+      return finding && finding.measured !== null ? [finding] : [];
+    }),
+  );
+  const unmeasured = readings.filter(({ measured }) => !measured).length;
   const aside =
-    set === 'complaint' || !checks
+    set === 'complaint' || !checks || !lookOver
       ? undefined
       : [
           missing ? `${missing} of ${shown.length} places not looked at, which is not fine` : 'every place looked at',
+          missing < shown.length && unmeasured > 0 && `${unmeasured} of ${readings.length} not measured`,
           again > 0 && `${again} to look at again`,
         ]
           .filter(Boolean)
@@ -137,7 +156,8 @@ export function LookOverStage({ bicycle, send, lookOver, place: open, onPlace: o
         <RuledList ordered>
           {rows.map((at) => {
             const index = shown.indexOf(at);
-            const next = shown[index + 1]?.place ?? null;
+            // What the door or another stage knows already is passed over: the next place is one that asks something.
+            const next = shown.slice(index + 1).find((later) => summed(later, findings).asks)?.place ?? null;
             return (
               <PlaceRow
                 key={at.place}
@@ -178,7 +198,7 @@ export function LookOverStage({ bicycle, send, lookOver, place: open, onPlace: o
       </Box>
       {set === 'complaint' ? (
         <ComplaintView bicycle={bicycle} send={send} />
-      ) : !checks ? (
+      ) : !checks || !lookOver ? (
         <p role="status">Getting the checks…</p>
       ) : (
         <>

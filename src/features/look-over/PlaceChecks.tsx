@@ -8,7 +8,7 @@ import { HAND_STATES, type HandState } from '@/core/inspect/evidence';
 import type { Finding } from '@/core/inspect/lookOver';
 import { SEEN_WORDS } from '@/core/inspect/seenAs';
 import { placeLabel, stateLabel } from '@/core/vocabulary/vocabulary';
-import { latestObservations } from '@/model/inspect/latest';
+import { atHand, isKnown, latestObservations } from '@/model/inspect/latest';
 import { useKeys } from '@/ui/keys/useKeys';
 import { StateMark } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';
@@ -17,13 +17,15 @@ import { StepPhotos } from '../photos/StepPhotos';
 import { useHand } from '../workshop/useHand';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { EvidenceFields } from './EvidenceFields';
-import { observe } from './observe';
+import { heardWords } from './heardWords';
+import { observe, takeBack } from './observe';
 
 const KEYS: Record<HandState, string> = { fine: 'F', watch: 'W', service: 'S', replace: 'R', unsafe: 'U' };
 
 /** What a check has come to, in a space that is kept for it, so that a long reason never moves what lies under the hand. */
 function Found({ finding, onBack }: { finding: Finding; onBack: (() => void) | null }) {
   const looked = finding.state !== 'not-looked-at';
+  const heard = looked ? heardWords(finding.heard) : null;
   return (
     <Box aria-live="polite" sx={{ minHeight: 52, mt: 1 }}>
       <Box sx={{ display: 'flex', columnGap: 1.5, rowGap: 0.25, flexWrap: 'wrap', alignItems: 'start' }}>
@@ -37,7 +39,7 @@ function Found({ finding, onBack }: { finding: Finding; onBack: (() => void) | n
             finding.reasons[0]
           ) : (
             <Box component="span" sx={{ color: 'text.secondary' }}>
-              {finding.raisedBy ?? 'which is not fine'}
+              {finding.hints[0] ?? finding.raisedBy ?? 'which is not fine'}
             </Box>
           )}
         </Box>
@@ -47,6 +49,15 @@ function Found({ finding, onBack }: { finding: Finding; onBack: (() => void) | n
           </Button>
         )}
       </Box>
+      {heard && <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>{heard}.</Box>}
+      {looked && finding.measured === false && (
+        <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>Not measured.</Box>
+      )}
+      {finding.hints.slice(looked ? 0 : 1).map((words) => (
+        <Box key={words} sx={{ fontSize: '0.9rem' }}>
+          {words}
+        </Box>
+      ))}
       {finding.again && (
         <Box sx={{ fontSize: '0.9rem', fontWeight: 620 }}>
           Seen {SEEN_WORDS[finding.seenAs!]}; dirt hides and feigns: look again.
@@ -72,6 +83,7 @@ function CheckBlock({
 }: StageProps & { check: Check; finding: Finding; isCurrent: boolean; onCurrent(): void; alone: boolean }) {
   const latest = latestObservations(bicycle).get(check.id);
   const { name: by } = useHand();
+  const back = takeBack(bicycle, finding);
   return (
     <Box
       role="group"
@@ -96,14 +108,11 @@ function CheckBlock({
       <EvidenceFields
         check={check}
         kind={bicycle.kind}
-        seen={latest?.evidence ?? {}}
+        seen={atHand(latest, finding).evidence}
         errors={finding.errors}
-        note={(changes) => send(observe(bicycle, check, changes, by))}
+        note={(changes) => send(observe(bicycle, check, finding, changes, by))}
       />
-      <Found
-        finding={finding}
-        onBack={latest ? () => send({ type: 'withdrawObservation', observation: latest.id }) : null}
-      />
+      <Found finding={finding} onBack={back ? () => send(back) : null} />
     </Box>
   );
 }
@@ -199,9 +208,12 @@ export function PlaceChecks({
   const box = useRef<HTMLDivElement>(null);
   // What has been put down counts at once; its verdict follows when it has been reckoned.
   const seen = latestObservations(bicycle);
-  const isOpen = (check: Check) => !seen.has(check.id);
+  const isOpen = (check: Check) => !isKnown(seen.get(check.id), findings.get(check.id));
+  // That something is wrong is known, and what it is, is not: nobody answers that by finding nothing.
+  const isRiddle = (check: Check) => findings.get(check.id)?.deeper === true && check.byEye;
   const openCheck = at.checks.find(isOpen) ?? at.checks[0]!;
   const [chosen, setChosen] = useState<string | null>(null);
+  const [readingAsked, setReadingAsked] = useState<string | null>(null);
   const current = at.checks.find((check) => check.id === chosen) ?? openCheck;
   const alone = at.checks.length === 1;
   const { letterKeys } = useSettings();
@@ -218,17 +230,21 @@ export function PlaceChecks({
   const foundNothing = () => {
     for (const check of at.checks) {
       const clean = nothingFound(check);
-      if (clean && (isOpen(check) || findings.get(check.id)?.again)) send(observe(bicycle, check, clean, by));
+      if (clean && !isRiddle(check) && (isOpen(check) || findings.get(check.id)?.again))
+        send(observe(bicycle, check, findings.get(check.id), clean, by));
     }
-    const asked = at.checks.find((check) => !nothingFound(check) && isOpen(check));
-    if (asked) {
+    const asked = at.checks.find((check) => (!nothingFound(check) || isRiddle(check)) && isOpen(check));
+    // Asked for once: a place may be left without its reading, which stays "not measured".
+    if (asked && asked.id !== readingAsked) {
+      setReadingAsked(asked.id);
       setChosen(asked.id);
       emptyField(box.current)?.focus();
     } else onNext();
   };
   const mark = (state: HandState) => {
     if (state === 'fine') return foundNothing();
-    send(observe(bicycle, current, { outcome: undefined, ...handEvidence(current, state, bicycle.kind) }, by));
+    const evidence = { outcome: undefined, ...handEvidence(current, state, bicycle.kind) };
+    send(observe(bicycle, current, findings.get(current.id), evidence, by));
     const left = at.checks.filter((check) => check.id !== current.id && isOpen(check));
     setChosen(left[0]?.id ?? current.id);
   };

@@ -3,11 +3,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { nothingFound, type Check } from '@/core/inspect/check';
 import type { Evidence } from '@/core/inspect/evidence';
-import { latestObservations } from '@/model/inspect/latest';
+import { atHand, isKnown, latestObservations } from '@/model/inspect/latest';
 import { StateMark } from '@/ui/StateMark';
 import { defineBench, NO_STEP, type StepProps } from '../workshop/declared';
 import { useHand } from '../workshop/useHand';
 import { EvidenceFields } from './EvidenceFields';
+import { heardWords } from './heardWords';
 import { observe } from './observe';
 
 /** What a check asks for at the bench, and what it came to. */
@@ -15,9 +16,9 @@ function AskCheck({ bicycle, send, step, answer, lookOver }: StepProps<{ checks:
   const { name } = useHand();
   const check = answer.checks.find((each) => each.id === step.id)!;
   const finding = lookOver?.findings.find((each) => each.check === step.id);
-  const seen = latestObservations(bicycle).get(step.id)?.evidence ?? {};
+  const seen = atHand(latestObservations(bicycle).get(step.id), finding).evidence;
   const clean = nothingFound(check);
-  const note = (changes: Evidence) => send(observe(bicycle, check, changes, name));
+  const note = (changes: Evidence) => send(observe(bicycle, check, finding, changes, name));
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
       <EvidenceFields check={check} kind={bicycle.kind} seen={seen} errors={finding?.errors ?? []} note={note} />
@@ -34,6 +35,9 @@ function AskCheck({ bicycle, send, step, answer, lookOver }: StepProps<{ checks:
           <Box component="span" sx={{ fontSize: '1.15rem' }}>
             {finding.reasons[0]}
           </Box>
+          {heardWords(finding.heard) && (
+            <Box sx={{ fontSize: '1rem', color: 'text.secondary' }}>{heardWords(finding.heard)}.</Box>
+          )}
         </Box>
       )}
     </Box>
@@ -45,14 +49,16 @@ export const lookOverBench = defineBench<'inspect.checks'>({
   asks: { id: 'inspect.checks', of: ({ kind }) => ({ kind }) },
   steps(bicycle, { answer, lookOver }) {
     const seen = latestObservations(bicycle);
-    const states = new Map((lookOver?.findings ?? []).map(({ check, state }) => [check, state]));
+    const findings = new Map((lookOver?.findings ?? []).map((finding) => [finding.check, finding]));
     return (answer?.checks ?? []).map((check) => ({
       ...NO_STEP,
       id: check.id,
       place: check.place,
       title: check.label,
       aside: check.how,
-      done: seen.has(check.id) && (states.get(check.id) ?? 'not-looked-at') !== 'not-looked-at',
+      done:
+        (findings.get(check.id)?.state ?? 'not-looked-at') !== 'not-looked-at' &&
+        isKnown(seen.get(check.id), findings.get(check.id)),
     }));
   },
   Ask: AskCheck,

@@ -1,4 +1,3 @@
-import { latestObservations } from '@/model/inspect/latest';
 import { later, type Declared } from '../workshop/declared';
 
 const overlay = () => import('./overlay');
@@ -14,11 +13,10 @@ export const lookOver: Declared = {
     notesItself: true,
   },
   notes: {
-    'look-over': (bicycle, { lookOver: known }) => {
+    'look-over': (_bicycle, { lookOver: known }) => {
       if (!known) return '';
-      const seen = latestObservations(bicycle);
       const here = known.findings.filter((finding) => !finding.gone);
-      const looked = new Set(here.filter(({ check }) => seen.has(check)).map(({ place }) => place));
+      const looked = new Set(here.filter(({ state }) => state !== 'not-looked-at').map(({ place }) => place));
       return `${looked.size} of ${new Set(here.map(({ place }) => place)).size} places`;
     },
   },

@@ -18,9 +18,16 @@ export const findingSigns = defineOverlay({
   signs: (_bicycle, { lookOver }) => gravest(lookOver?.findings ?? []),
 });
 
-/** The same, without what nobody looked at. */
+/** The same, without what nobody looked at, and with what the door left open. */
 export const seenSigns = defineOverlay({
-  signs: (_bicycle, { lookOver }) => gravest(lookOver?.findings ?? []).filter(({ sign }) => sign !== 'not-looked-at'),
+  signs: (_bicycle, { lookOver }) =>
+    gravest(
+      (lookOver?.findings ?? []).flatMap((finding) => {
+        if (finding.state !== 'not-looked-at') return [finding];
+        // Something is wrong at one of these: the door does not say at which.
+        return finding.doubted ? [{ ...finding, state: 'service' as const }] : [];
+      }),
+    ),
 });
 
 /** What was found of the bearings. */

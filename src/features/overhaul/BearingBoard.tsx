@@ -3,10 +3,11 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { Benches } from '@/core/bearings/bench';
 import { openSteps, type BearingBench } from '@/core/bearings/benchTypes';
+import type { LookOver } from '@/core/inspect/lookOver';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { workedSteps } from '@/model/bearings/questions';
 import type { Bicycle } from '@/model/record';
-import { bearingFor } from '@/model/bearings/bearingFor';
+import { knownBearing } from '@/model/bearings/bearingFor';
 import { dayOf } from '@/ui/format';
 import { OpenRow } from '@/ui/OpenRow';
 import { RuledList } from '@/ui/RuledList';
@@ -20,14 +21,16 @@ function Row({
   bicycle,
   bench,
   dueOn,
+  lookOver,
   onOpen,
 }: {
   bicycle: Bicycle;
+  lookOver: LookOver | null;
   bench: BearingBench;
   dueOn: string | null;
   onOpen(): void;
 }) {
-  const bearing = bearingFor(bicycle, bench.place);
+  const bearing = knownBearing(bicycle, bench.place, lookOver);
   const [next] = openSteps(bench.steps, workedSteps(bearing));
   const begun = bearing.doneSteps.length > 0 || bearing.before !== null || bearing.trials.length > 0;
   const feel = (state: NonNullable<typeof bearing.before>) =>
@@ -66,16 +69,20 @@ function Row({
 export function BearingBoard({
   bicycle,
   benches,
+  lookOver,
   onOpen,
   onChoose,
 }: {
   bicycle: Bicycle;
+  lookOver: LookOver | null;
   benches: Benches;
   onOpen(place: string): void;
   onChoose(place: string, assembly: string): void;
 }) {
   const due = useServices(bicycle);
-  const done = benches.benches.filter((bench) => bearingFor(bicycle, bench.place).after).length;
+  const done = benches.benches.filter(({ place }) =>
+    bicycle.bearings.some((bearing) => bearing.place === place && bearing.after),
+  ).length;
   return (
     <>
       <Section title="Bearings" aside={`${done} of ${benches.benches.length} done`}>
@@ -85,6 +92,7 @@ export function BearingBoard({
               key={bench.place}
               bicycle={bicycle}
               bench={bench}
+              lookOver={lookOver}
               dueOn={due.find((each) => each.place === bench.place)?.dueOn ?? null}
               onOpen={() => onOpen(bench.place)}
             />

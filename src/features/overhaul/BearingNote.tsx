@@ -1,33 +1,38 @@
 'use client';
 import { localDay } from '@/model/localDay';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import { beforeFromLookOver } from '@/model/bearings/questions';
 import type { Bearing } from '@/model/bearings/part';
 import { BeforeAfter } from '@/ui/BeforeAfter';
 import { Choices } from '@/ui/Choices';
 import { ReadingField } from '@/ui/ReadingField';
+import { bearingFor } from '@/model/bearings/bearingFor';
+import { useHand } from '../workshop/useHand';
 import { FEELS, PLAYS } from '../look-over/BearingFields';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { known } from './words';
 
 /** How a bearing feels, before or after. */
 export function BearingNote({
+  bicycle,
   send,
   bearing,
   when,
-}: Pick<StageProps, 'send'> & { bearing: Bearing; when: 'before' | 'after' }) {
+}: StageProps & { bearing: Bearing; when: 'before' | 'after' }) {
+  const { name: by } = useHand();
   const noted = bearing[when];
+  // What another stage felt stays beside what is felt now.
+  const elsewhere = when === 'before' && bearingFor(bicycle, bearing.place).before === null ? bearing.before : null;
   const note = (changes: Partial<NonNullable<Bearing['before']>>) =>
     send({
       type: 'feelBearing',
       place: bearing.place,
       when,
-      changes,
+      changes: { ...elsewhere, ...changes, ...(by && { by }) },
       ...(when === 'after' ? { on: localDay(new Date()) } : {}),
     });
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
+      {elsewhere && <Box sx={{ color: 'text.secondary' }}>As it was felt before it came to the bench.</Box>}
       <Choices
         label="Feel"
         options={FEELS}
@@ -69,28 +74,5 @@ export function Changed({ bearing }: { bearing: Bearing }) {
         { label: 'Spin', before: spin(before.spinS), after: spin(after.spinS) },
       ]}
     />
-  );
-}
-
-/** What the look-over felt at this bearing, to be taken as what it was before; asked only while nothing stands there. */
-export function FromLookOver({ bicycle, send, bearing }: StageProps & { bearing: Bearing }) {
-  const felt = beforeFromLookOver(bicycle, bearing);
-  if (!felt) return null;
-  const words = [
-    felt.feel !== 'unknown' && felt.feel.replace('-', ' '),
-    felt.play !== 'unknown' && `play ${felt.play}`,
-    felt.spinS !== null && `spins ${felt.spinS} s`,
-  ].filter(Boolean);
-  return (
-    <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', mb: 1.5 }}>
-      <Box>At the look-over: {words.join(', ')}.</Box>
-      <Button
-        size="small"
-        variant="outlined"
-        onClick={() => send({ type: 'feelBearing', place: bearing.place, when: 'before', changes: felt })}
-      >
-        Take it as the before
-      </Button>
-    </Box>
   );
 }

@@ -3,7 +3,7 @@ import type { BearingBench } from '@/core/bearings/benchTypes';
 import type { Bearing } from '@/model/bearings/part';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { Balls } from './Balls';
-import { BearingNote, Changed, FromLookOver } from './BearingNote';
+import { BearingNote, Changed } from './BearingNote';
 import { Cartridges } from './Cartridges';
 import { ConeBench } from './ConeBench';
 import { Look } from './Look';
@@ -23,12 +23,7 @@ export function BearingPart({
 }: StageProps & { part: Part; bearing: Bearing; bench: BearingBench; setting: Setting }) {
   switch (part) {
     case 'before':
-      return (
-        <>
-          <FromLookOver bicycle={bicycle} send={send} bearing={bearing} />
-          <BearingNote send={send} bearing={bearing} when="before" />
-        </>
-      );
+      return <BearingNote bicycle={bicycle} send={send} bearing={bearing} when="before" />;
     case 'look':
       return <Look bicycle={bicycle} send={send} bearing={bearing} bench={bench} />;
     case 'measure':
@@ -44,7 +39,7 @@ export function BearingPart({
     case 'after':
       return (
         <>
-          <BearingNote send={send} bearing={bearing} when="after" />
+          <BearingNote bicycle={bicycle} send={send} bearing={bearing} when="after" />
           <Changed bearing={bearing} />
         </>
       );

@@ -7,9 +7,10 @@ import { useState } from 'react';
 import { openSteps, type BearingBench } from '@/core/bearings/benchTypes';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { workedSteps } from '@/model/bearings/questions';
-import { bearingFor } from '@/model/bearings/bearingFor';
+import { knownBearing } from '@/model/bearings/bearingFor';
 import { WhatWasFound } from '../strip/WhatWasFound';
 import type { StageProps } from '../workshop/WorkshopProvider';
+import { useFindings } from '../workshop/useFindings';
 import { BearingDrawing } from './BearingDrawing';
 import { BearingPart } from './BearingPart';
 import { Card } from './Card';
@@ -25,7 +26,7 @@ export function BearingView({
   choices,
   onAll,
 }: StageProps & { bench: BearingBench; choices: { id: string; title: string }[]; onAll(): void }) {
-  const bearing = bearingFor(bicycle, bench.place);
+  const bearing = knownBearing(bicycle, bench.place, useFindings(bicycle));
   const setting = useSetting(bicycle, bearing, bench);
   const worked = workedSteps(bearing);
   const open = openSteps(bench.steps, worked);

@@ -7,7 +7,7 @@ import { BearingView } from './BearingView';
 import { useBenches } from './useBenches';
 
 /** Every bearing on the bicycle: all of them with their state, or one on the bench. */
-export function Overhaul({ bicycle, send, place, onPlace: go }: StageViewProps) {
+export function Overhaul({ bicycle, send, lookOver, place, onPlace: go }: StageViewProps) {
   const benches = useBenches(bicycle);
   const bench: BearingBench | undefined = benches?.benches.find((each) => each.place === place);
   // A bearing is opened at its top, wherever the list had been scrolled to.
@@ -20,6 +20,7 @@ export function Overhaul({ bicycle, send, place, onPlace: go }: StageViewProps) 
       <BearingBoard
         bicycle={bicycle}
         benches={benches}
+        lookOver={lookOver}
         onOpen={go}
         onChoose={(at, assembly) => {
           send({ type: 'chooseAssembly', place: at, assembly });

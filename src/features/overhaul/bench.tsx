@@ -1,8 +1,9 @@
 'use client';
 import type { Benches } from '@/core/bearings/bench';
 import type { BearingBench } from '@/core/bearings/benchTypes';
+import type { LookOver } from '@/core/inspect/lookOver';
 import { turnAt } from '@/core/strip/tray';
-import { bearingFor } from '@/model/bearings/bearingFor';
+import { knownBearing } from '@/model/bearings/bearingFor';
 import { workedSteps } from '@/model/bearings/questions';
 import type { Bicycle } from '@/model/record';
 import { chosenAssemblies } from '@/model/strip/trays';
@@ -14,8 +15,8 @@ import { partOf } from './parts';
 const benchAt = (benches: Benches | null, place: string) =>
   benches?.benches.find((each) => each.place === place) ?? null;
 
-export function overhaulSteps(bicycle: Bicycle, bench: BearingBench): BenchStep[] {
-  const worked = workedSteps(bearingFor(bicycle, bench.place));
+export function overhaulSteps(bicycle: Bicycle, bench: BearingBench, lookOver: LookOver | null): BenchStep[] {
+  const worked = workedSteps(knownBearing(bicycle, bench.place, lookOver));
   return bench.steps.map((step) => {
     const first = bench.steps.find((each) => step.after.includes(each.id) && !worked.includes(each.id));
     return {
@@ -48,9 +49,9 @@ function DrawBearing({ bicycle, send, step, answer }: StepProps<Benches>) {
 export const overhaulBench = defineBench<'bearings.benches'>({
   asks: { id: 'bearings.benches', of: (bicycle) => ({ kind: bicycle.kind, chosen: chosenAssemblies(bicycle) }) },
   of: (benches, place) => benchAt(benches, place)?.title.toLowerCase() ?? null,
-  steps(bicycle, { answer, place }) {
+  steps(bicycle, { answer, place, lookOver }) {
     const bench = benchAt(answer, place);
-    return bench ? overhaulSteps(bicycle, bench) : [];
+    return bench ? overhaulSteps(bicycle, bench, lookOver) : [];
   },
   Ask: AskBearing,
   Aside: DrawBearing,

@@ -11,25 +11,25 @@ import { boltsInput } from '@/model/rebuild/questions';
 /** Asks one calculator; null where it refuses. */
 export type Ask = <Id extends CalculatorId>(id: Id, input: QuestionOf<Id>) => Promise<AnswerOf<Id> | null>;
 
+/** What the findings and the rider ask for, of a bicycle that is on no page. */
+export async function askJobs(ask: Ask, bicycle: Bicycle, lookOver: LookOver) {
+  const complaints = await ask('inspect.openComplaints', complaintsInput(bicycle, lookOver));
+  const decided = complaints && (await ask('decide.jobs', jobsInput(bicycle, lookOver.findings, complaints.open)));
+  return decided && { complaints: complaints.open, jobs: decided.jobs };
+}
+
 /** What the law says of a bicycle that is on no page: the same question, asked one after the other. */
 export async function askLaw(
   ask: Ask,
   bicycle: Bicycle,
   lookOver: LookOver,
+  asked: NonNullable<Awaited<ReturnType<typeof askJobs>>>,
   settings: WorkshopSettings,
   today: string,
 ): Promise<Ready | null> {
   const bolts = await ask('rebuild.bolts', boltsInput(bicycle));
-  const complaints = await ask('inspect.openComplaints', complaintsInput(bicycle));
-  const decided = await ask('decide.jobs', jobsInput(bicycle, lookOver.findings));
   const proved = await ask('prove.proofs', { kind: bicycle.kind });
-  if (!bolts || !complaints || !decided || !proved) return null;
-  const reckoned = {
-    lookOver,
-    bolts: bolts.bolts,
-    complaints: complaints.open,
-    jobs: decided.jobs,
-    proofs: proved.proofs,
-  };
+  if (!bolts || !proved) return null;
+  const reckoned = { lookOver, bolts: bolts.bolts, ...asked, proofs: proved.proofs };
   return ask('prove.ready', readyQuestion(bicycle, reckoned, settings, today));
 }

@@ -3,10 +3,8 @@ import type { Ready } from '@/core/prove/ready';
 import { unanswered } from '@/model/prove/proving';
 import { readyQuestion } from '@/model/prove/readyQuestion';
 import type { Bicycle } from '@/model/record';
-import { jobsInput } from '@/model/decide/questions';
-import { complaintsInput } from '@/model/inspect/questions';
 import { boltsInput } from '@/model/rebuild/questions';
-import { useFindings } from '../workshop/useFindings';
+import { useJobs } from '../workshop/useJobs';
 import { useReckon } from '../workshop/useReckon';
 import { useToday } from '../workshop/useToday';
 import { useSettings } from '../workshop/WorkshopProvider';
@@ -15,24 +13,22 @@ import { useSettings } from '../workshop/WorkshopProvider';
 export function useReady(bicycle: Bicycle): Ready | null {
   const settings = useSettings();
   const today = useToday();
-  const lookOver = useFindings(bicycle);
+  const { lookOver, complaints, jobs, refused: strange } = useJobs(bicycle);
   const { output } = useReckon('rebuild.bolts', boltsInput(bicycle));
-  const { output: complaints, errors: strange } = useReckon('inspect.openComplaints', complaintsInput(bicycle));
-  const { output: decided } = useReckon('decide.jobs', lookOver && jobsInput(bicycle, lookOver.findings));
   const { output: proved } = useReckon('prove.proofs', { kind: bicycle.kind });
-  const known = lookOver && output && complaints && decided && proved;
+  const known = lookOver && output && complaints && jobs && proved;
   const { output: ready, errors } = useReckon(
     'prove.ready',
     known
       ? readyQuestion(
           bicycle,
-          { lookOver, bolts: output.bolts, complaints: complaints.open, jobs: decided.jobs, proofs: proved.proofs },
+          { lookOver, bolts: output.bolts, complaints, jobs, proofs: proved.proofs },
           settings,
           today,
         )
       : null,
   );
-  const [refused] = [...strange, ...errors];
-  if (refused) return unanswered(refused.message);
+  const refused = strange ?? errors[0]?.message;
+  if (refused) return unanswered(refused);
   return known ? ready : null;
 }

@@ -4,7 +4,6 @@ import type { PlacedSign } from '@/core/drawing/svg';
 import type { LookOver } from '@/core/inspect/lookOver';
 import type { AnswerOf, CalculatorId, QuestionOf } from '@/core/questions';
 import type { TurnInput } from '@/core/strip/turn';
-import type { Lessons } from '@/model/buy/lessons';
 import type { Command } from '@/model/commands';
 import type { Bicycle } from '@/model/record';
 import type { WorkshopSettings } from '@/model/settings/settings';
@@ -17,7 +16,6 @@ import type { StageProps } from './WorkshopProvider';
 export interface Around {
   settings: WorkshopSettings;
   today: string;
-  taught: Lessons;
 }
 
 /** What the shell knows of a bicycle, whatever the subject; null until it is reckoned. */

@@ -2,16 +2,25 @@
 import type { BuyAppraisal } from '@/core/buy/appraise';
 import type { Bicycle } from '@/model/record';
 import { appraisalInput } from '@/model/buy/questions';
+import { useJobs } from './useJobs';
 import { useReckon, type Reckoning } from './useReckon';
 import { useSettings } from './WorkshopProvider';
 import { useTaught } from './useTaught';
 
-/** The appraisal of a bicycle as it stands: door check, ceiling, drive. */
-export function useAppraisal(bicycle: Bicycle): Reckoning<BuyAppraisal> {
-  return useReckon('buy.appraise', appraisalInput(bicycle, useSettings(), useTaught(bicycle.id)));
-}
+const NOTHING_TRIED = {};
 
-/** The most that may be paid by the buyer's own lines, or null where it is not known yet. Minor units. */
-export function useCeiling(bicycle: Bicycle): number | null {
-  return useAppraisal(bicycle).output?.appraisal?.ceiling ?? null;
+/**
+ * The appraisal of a bicycle as it stands, from everything that any stage knows: door check, costs, the one limit, the drive.
+ * `tried` is a what-if: jobs that count or do not, without spoiling the plan.
+ */
+export function useAppraisal(
+  bicycle: Bicycle,
+  tried: Readonly<Record<string, boolean>> = NOTHING_TRIED,
+): Reckoning<BuyAppraisal> {
+  const { lookOver, jobs } = useJobs(bicycle);
+  const settings = useSettings();
+  const taught = useTaught(bicycle.id);
+  const known = lookOver && jobs ? { lookOver, jobs } : null;
+  const found = useReckon('buy.appraise', known && appraisalInput(bicycle, settings, taught, known, tried));
+  return known ? found : { ...found, pending: true };
 }

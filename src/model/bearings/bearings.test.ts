@@ -1,11 +1,12 @@
 import { bearingsBenches, type Benches } from '@/core/bearings/bench';
 import { answer } from '@/core/calculator';
 import { applyCommand, type Command } from '../commands';
-import { bearingFor } from './bearingFor';
+import { inspectLookOver } from '@/core/inspect/lookOver';
+import { lookOverInput } from '../inspect/questions';
+import { bearingFor, knownBearing } from './bearingFor';
 import {
   axleOf,
   ballsNeeded,
-  beforeFromLookOver,
   gradeInput,
   contactInput,
   sectionInput,
@@ -36,9 +37,14 @@ const trial = (id: string, turnDeg: number): Command => ({
 });
 
 describe('a bearing on the bench', () => {
-  test('what the look-over felt can stand as the hub’s before, until something stands there', () => {
-    const felt = after(seen('1', 'hub-front', { feel: 'gritty', play: 'slight', spinS: 14 }));
-    expect(beforeFromLookOver(felt, bearingFor(felt, 'hub.front'))).toEqual({
+  test('what the look-over felt is the hub’s before, until it is felt on the bench', () => {
+    const known = (bicycle: Bicycle) =>
+      knownBearing(
+        bicycle,
+        'hub.front',
+        inspectLookOver.run(inspectLookOver.input.parse(lookOverInput(bicycle, USUAL_SETTINGS, '2026-11-25'))),
+      ).before;
+    expect(known(after(seen('1', 'hub-front', { feel: 'gritty', play: 'slight', spinS: 14 })))).toEqual({
       feel: 'gritty',
       play: 'slight',
       spinS: 14,
@@ -49,8 +55,8 @@ describe('a bearing on the bench', () => {
       when: 'before',
       changes: { feel: 'tight' },
     });
-    expect(beforeFromLookOver(noted, bearingFor(noted, 'hub.front'))).toBeNull();
-    expect(beforeFromLookOver(after(), bearingFor(after(), 'hub.front'))).toBeNull();
+    expect(known(noted)).toMatchObject({ feel: 'tight' });
+    expect(known(after())).toBeNull();
   });
 
   test('the worst track of any row counts, and what was said of all rows at once', () => {

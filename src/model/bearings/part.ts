@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { MISMATCH_ANSWERS } from '@/core/bearings/counts';
-import { id } from '../fields';
+import { id, person } from '../fields';
 import { fields, rows, set, value } from '../leaf';
 import { coneFeel, coneTrial } from './trial';
 import { newBearing } from './fresh';
@@ -31,6 +31,8 @@ export const bearingState = z.strictObject({
   feel: z.enum(['smooth', 'light-rumble', 'gritty', 'notchy', 'tight', 'seized', 'unknown']),
   play: z.enum(['none', 'slight', 'clear', 'unknown']),
   spinS: z.nullable(z.number().check(z.gte(0), z.lte(600))),
+  /** Who felt it; nothing where nobody was named. */
+  by: z.optional(person),
 });
 
 /** A bearing: what was counted, measured, seen and set, and when it is due again. */

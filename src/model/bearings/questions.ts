@@ -11,7 +11,6 @@ import { UNCOUNTED, UNMEASURED } from './fresh';
 import type { Bearing, CartridgeNote, SideCount } from './part';
 import type { Bicycle } from '../record';
 import type { WorkshopSettings } from '../settings/settings';
-import { latestObservations } from '../inspect/latest';
 import type { Summary } from '../summary';
 
 type TrackPart = 'cup' | 'cone';
@@ -188,14 +187,6 @@ export function serviceInput(bicycle: Bicycle, bearing: Bearing, kind: BearingBe
     seal,
     runOn: bearing.runOn,
   };
-}
-
-/** What the look-over felt at a bearing, as its state before the work; null where nothing was felt or it stands already. */
-export function beforeFromLookOver(bicycle: Bicycle, bearing: Bearing): NonNullable<Bearing['before']> | null {
-  if (bearing.before) return null;
-  const seen = latestObservations(bicycle).get(bearing.place.replace('.', '-'))?.evidence;
-  if (!seen || (seen.feel === undefined && seen.play === undefined && seen.spinS === undefined)) return null;
-  return { feel: seen.feel ?? 'unknown', play: seen.play ?? 'unknown', spinS: seen.spinS ?? null };
 }
 
 /** What the section of a bearing is drawn from: its rows with what is counted in, or its cartridges as they were measured. */

@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import { minorUnits } from '@/core/fields';
 import { defineCommand, put, remove, rowOf, setOrDrop } from '../command';
-import { at, id } from '../fields';
+import { at, id, person } from '../fields';
 import { amount, fieldNames, plain } from '../phrases';
 import { appraisal, comparable, costLine, lead } from './part';
 
@@ -10,7 +10,12 @@ export const commands = [
     type: 'setAppraisal',
     schema: { changes: z.partial(z.omit(appraisal, { lines: true })) },
     apply: (bicycle, { changes }) => void Object.assign(bicycle.appraisal, changes),
-    words: ({ changes }) => (changes.asking === undefined ? fieldNames(changes) : `asked ${amount(changes.asking)}`),
+    words: ({ changes }) =>
+      changes.asking === undefined
+        ? fieldNames(changes)
+        : changes.asking === null
+          ? 'asked, taken back'
+          : `asked ${amount(changes.asking)}`,
   }),
   defineCommand({
     type: 'putCostLine',
@@ -33,8 +38,12 @@ export const commands = [
   /** What the door check says of one line; null takes the answer back. */
   defineCommand({
     type: 'answerDoor',
-    schema: { line: id, answer: z.nullable(z.enum(['fine', 'bad'])) },
-    apply: ({ door }, { line, answer }) => setOrDrop(door, line, answer),
+    schema: { line: id, answer: z.nullable(z.enum(['fine', 'bad'])), at, by: z._default(person, '') },
+    apply({ door }, { line, answer, at: when, by }) {
+      if (answer === null) delete door[line];
+      // Said again, it was known since it was said first.
+      else if (door[line]?.answer !== answer) door[line] = { answer, at: when, by };
+    },
     words: ({ line, answer }) => `${plain(line)}: ${answer ?? 'not looked at'}`,
   }),
   defineCommand({

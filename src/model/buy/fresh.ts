@@ -31,7 +31,7 @@ export const fresh = (): Held<typeof part> => ({
   door: {},
   features: {},
   appraisal: {
-    asking: 0,
+    asking: null,
     resale: { low: 0, likely: 0, high: 0 },
     otherCosts: 0,
     target: { kind: 'hourly', amount: 1500 },

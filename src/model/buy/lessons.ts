@@ -1,11 +1,17 @@
 import { MOST_TAUGHT } from '@/core/buy/doorLine';
 import { emptyMap } from '@/core/own';
 import type { Bicycle } from '../record';
+import type { DoorTap } from './part';
 
 /** What the workshop's other bicycles teach an appraisal. */
 export interface Taught {
-  door: Bicycle['door'];
+  door: Record<string, DoorTap['answer']>;
   minutesAt: Record<string, number>;
+}
+
+/** What was said at the door, by its lines. */
+export function answersAtDoor({ door }: Pick<Bicycle, 'door'>): Record<string, DoorTap['answer']> {
+  return Object.fromEntries(Object.entries(door).map(([line, { answer }]) => [line, answer]));
 }
 
 /** What one bicycle teaches the next: its answers at the door, and the minutes of work put down by place. */
@@ -13,7 +19,7 @@ export function taughtBy(bicycle: Bicycle): Taught {
   const minutesAt = emptyMap<number>();
   for (const { place, stage, minutes } of bicycle.minutes)
     if (place && stage !== 'look-over') minutesAt[place] = (minutesAt[place] ?? 0) + minutes;
-  return { door: bicycle.door, minutesAt };
+  return { door: answersAtDoor(bicycle), minutesAt };
 }
 
 /** What many bicycles teach of each line of the door check, small however many there are. */

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { minorUnits, orderedRange, workMinutes } from '@/core/fields';
-import { at, id, label, text } from '../fields';
+import { at, id, label, person, text } from '../fields';
 import { fields, rows, value } from '../leaf';
 
 export const costLine = z.strictObject({
@@ -14,7 +14,8 @@ export const costLine = z.strictObject({
 export type CostLine = z.output<typeof costLine>;
 
 export const appraisal = z.strictObject({
-  asking: value(minorUnits, { words: 'asked for it' }),
+  /** What is asked for it; null until somebody said. */
+  asking: value(z.nullable(minorUnits), { words: 'asked for it' }),
   resale: orderedRange(minorUnits),
   otherCosts: minorUnits,
   target: z.strictObject({ kind: z.enum(['profit', 'hourly']), amount: minorUnits }),
@@ -49,11 +50,15 @@ export const lead = z.strictObject({
 });
 export type Lead = z.output<typeof lead>;
 
+/** A line of the door check as it was tapped: what it came to, when, and by whom. */
+export const doorTap = z.strictObject({ answer: z.enum(['fine', 'bad']), at, by: person });
+export type DoorTap = z.output<typeof doorTap>;
+
 /** The advertisement, the door, the sum, the purchase. */
 export const part = {
   lead: fields(lead, { words: 'the lead' }),
   /** Answers of the door check by its lines; a line without one was not looked at. */
-  door: fields(z.record(id, z.enum(['fine', 'bad'])), { words: 'at the door' }),
+  door: fields(z.record(id, doorTap), { words: 'at the door' }),
   /** Features that date it, by id. */
   features: fields(z.record(id, z.literal(true)), { words: 'what dates it' }),
   appraisal: fields(appraisal, { words: 'the sum' }),

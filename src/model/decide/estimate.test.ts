@@ -12,6 +12,8 @@ const proposal = (rule: string, need: ProposedJob['need'], more: Partial<Propose
   check: 'chain',
   why: '',
   because: 'Chain: worn',
+  also: [],
+  aka: [],
   need,
   minutes: { low: 15, likely: 25, high: 40 },
   parts: { low: 1200, likely: 1800, high: 3200 },

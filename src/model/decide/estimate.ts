@@ -1,5 +1,6 @@
 import type { ProposedJob } from '@/core/decide/jobs';
 import { roundHalfUp } from '@/core/numbers';
+import { decidedJob, otherJobs } from './decided';
 import type { Job } from './part';
 import type { Bicycle } from '../record';
 import type { WorkshopSettings } from '../settings/settings';
@@ -37,31 +38,26 @@ function cost(job: Pick<Job, 'minutes' | 'parts'>, perHour: number) {
  * than the owner's word, and one that stands in the stead of a kept one, is left out.
  */
 export function estimateLines(bicycle: Bicycle, proposed: ProposedJob[], perHour: number): EstimateLine[] {
-  const decided = new Map(bicycle.jobs.map((job) => [job.id, job]));
-  const wanted = (id: string) => {
-    const job = decided.get(id);
-    return !job || job.decision === 'keep' || job.approval !== null;
-  };
+  const wanted = (job: Job | undefined) => !job || job.decision === 'keep' || job.approval !== null;
   const lines = proposed
-    .filter((job) => !NOT_FOR_CUSTOMERS.has(job.rule) && wanted(job.rule))
+    .filter((job) => !NOT_FOR_CUSTOMERS.has(job.rule) && wanted(decidedJob(bicycle.jobs, job)))
     .flatMap((job): EstimateLine[] => {
-      const known = decided.get(job.rule);
+      const known = decidedJob(bicycle.jobs, job);
       const need = job.need === 'alternative' ? (known?.decision === 'keep' ? 'needed' : null) : job.need;
       if (need === null || need === 'leave') return [];
       return [
         {
-          id: job.rule,
+          id: known?.id ?? job.rule,
           title: job.title,
-          because: job.because,
+          because: [job.because, ...job.also].join(' '),
           need,
           ...cost(known ?? job, perHour),
           approval: known?.approval ?? null,
         },
       ];
     });
-  const known = new Set(proposed.map((job) => job.rule));
-  const own = bicycle.jobs
-    .filter((job) => !known.has(job.id) && (job.decision === 'keep' || job.approval !== null))
+  const own = otherJobs(bicycle.jobs, proposed)
+    .filter((job) => job.decision === 'keep' || job.approval !== null)
     .map((job) => ({
       id: job.id,
       title: job.title,

@@ -94,6 +94,22 @@ const KEPT: Bicycle['jobs'] = [
   },
 ];
 
+/** What was tapped at the door. */
+const TAPPED: [line: string, answer: 'fine' | 'bad'][] = [
+  ['post', 'fine'],
+  ['stem', 'fine'],
+  ['ripple', 'fine'],
+  ['fork', 'fine'],
+  ['headset', 'fine'],
+  ['hub-front', 'bad'],
+  ['hub-rear', 'fine'],
+  ['tyres', 'fine'],
+  ['chain', 'fine'],
+  ['shifters', 'fine'],
+  ['size', 'fine'],
+];
+const atTheDoor = (at: string) => Object.fromEntries(TAPPED.map(([line, answer]) => [line, { answer, at, by: '' }]));
+
 /** A staff bicycle whose front hub lies in its tray. */
 export function staff(ago: Ago): Bicycle {
   const bicycle = newBicycle('ferry-staff-7', ago(24 * 9), 'Ferry staff bike 7', {
@@ -120,19 +136,7 @@ export function staff(ago: Ago): Bicycle {
     target: { kind: 'hourly', amount: 1200 },
   };
   bicycle.purchase = { paid: 3000, at: ago(24 * 8) };
-  bicycle.door = {
-    post: 'fine',
-    stem: 'fine',
-    ripple: 'fine',
-    fork: 'fine',
-    headset: 'fine',
-    'hub-front': 'bad',
-    'hub-rear': 'fine',
-    tyres: 'fine',
-    chain: 'fine',
-    shifters: 'fine',
-    size: 'fine',
-  };
+  bicycle.door = atTheDoor(ago(24 * 8.2));
   bicycle.brief = 'preserve';
   bicycle.observations = seen(ago);
   bicycle.jobs = KEPT;

@@ -26,7 +26,7 @@ export type Observation = z.output<typeof observation>;
 export const complaint = z.strictObject({
   id,
   complaints: z.array(id).check(z.minLength(1), z.maxLength(10)),
-  results: z.array(z.strictObject({ test: id, outcome: id, at })).check(z.maxLength(200)),
+  results: z.array(z.strictObject({ test: id, outcome: id, at, by: z.optional(person) })).check(z.maxLength(200)),
   unavailable: z.array(id).check(z.maxLength(200)),
   closedAt: z.nullable(at),
 });

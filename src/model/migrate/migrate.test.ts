@@ -87,7 +87,8 @@ describe('from twelve checks to seventy', () => {
   test('a fault that was surely there, or surely not, becomes an answer at the door', () => {
     const hubs = { ...tyres, id: 'hubs', parts: range(300, 700, 2500), minutes: range(60, 110, 200), chance: 0 };
     const bicycle = opened(versionTwo([{ ...tyres, chance: 1 }, hubs]));
-    expect(bicycle.door).toEqual({ tyres: 'bad', 'hub-front': 'fine', 'hub-rear': 'fine' });
+    const tapped = (answer: 'fine' | 'bad') => ({ answer, at: AT, by: '' });
+    expect(bicycle.door).toEqual({ tyres: tapped('bad'), 'hub-front': tapped('fine'), 'hub-rear': tapped('fine') });
     expect(bicycle.appraisal.lines).toHaveLength(1);
   });
 

@@ -6,6 +6,7 @@ import { stampsInOurForm } from '../stamps';
 import { SCHEMA_VERSION } from '../version';
 import * as subjects from '../subjects';
 import { presentHistory, toNine } from './nine';
+import { historyOfTen, toTen } from './ten';
 import type { Raw } from './stored';
 
 /** The five faults of the old estimate, by the lines of the door check that took their place. */
@@ -213,6 +214,7 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
     return { ...old, sale: { ...sale, on: sold ? changed : null } };
   },
   8: toNine,
+  9: toTen,
 };
 
 /** Axles that version 4 gave to every tray. */
@@ -248,7 +250,8 @@ function lifted(record: Raw, steps: Record<number, (old: Raw) => Raw>, from: num
 export const raiseBicycle = (record: Raw, from: number): Raw => lifted(record, STEPS, from);
 
 /** The history that lay beside a record of an older version. */
-export const raiseHistory = (history: unknown, from: number): unknown => (from < 9 ? presentHistory(history) : history);
+export const raiseHistory = (history: unknown, from: number): unknown =>
+  historyOfTen(from < 9 ? presentHistory(history) : history);
 
 /** Settings of an older version as the present one would have them. */
 export const raiseSettings = (record: Raw, from: number): Raw => lifted(record, SETTINGS_STEPS, from);

@@ -10,6 +10,8 @@ export const moneyLine = z.strictObject({
   paid: minorUnits,
   packQty: z.number().check(z.gt(0), z.lte(1_000_000)),
   usedQty: z.number().check(z.gte(0), z.lte(1_000_000)),
+  /** The job that it was bought for, where it was for one. */
+  job: z.optional(id),
 });
 export type MoneyLine = z.output<typeof moneyLine>;
 

@@ -1,6 +1,4 @@
-import type { AppraiseInput } from '@/core/money/appraise';
 import type { ResultInput } from '@/core/money/result';
-import type { Job } from '../decide/part';
 import type { Bicycle } from '../record';
 import type { WorkshopSettings } from '../settings/settings';
 import { workedMinutes } from '../work/hours';
@@ -13,32 +11,6 @@ export function wageOf(
   const { target } = bicycle.appraisal;
   if (bicycle.purpose === 'customer') return settings.customerPerHour;
   return target.kind === 'hourly' ? target.amount : settings.labourPerHour;
-}
-
-/** The same question once jobs are decided: the kept jobs are the costs, and the price paid is what was asked. */
-export function decidedInput(
-  bicycle: Bicycle,
-  settings: WorkshopSettings,
-  jobs: Pick<Job, 'id' | 'title' | 'parts' | 'minutes'>[],
-): AppraiseInput {
-  const { asking, resale, otherCosts, target, confidence } = bicycle.appraisal;
-  return {
-    currency: settings.currency,
-    resale,
-    otherCosts,
-    target,
-    confidence,
-    labourPerHour: settings.labourPerHour,
-    asking: bicycle.purchase?.paid ?? asking,
-    costs: jobs.map(({ id, title, parts, minutes }) => ({
-      id,
-      label: `${title} (${id})`,
-      kind: 'fault' as const,
-      chance: 1,
-      parts,
-      minutes,
-    })),
-  };
 }
 
 /** The question for `money.result`. */
@@ -55,6 +27,6 @@ export function resultInput(bicycle: Bicycle, settings: WorkshopSettings): Resul
 }
 
 /** What has been spent: the purchase, everything paid for and the selling fee. Minor units. */
-export function spent(bicycle: Bicycle): number {
+export function spent(bicycle: Pick<Bicycle, 'purchase' | 'lines' | 'sale'>): number {
   return (bicycle.purchase?.paid ?? 0) + bicycle.lines.reduce((sum, line) => sum + line.paid, 0) + bicycle.sale.fee;
 }

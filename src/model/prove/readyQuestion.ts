@@ -11,7 +11,7 @@ import type { Bicycle } from '../record';
 import type { WorkshopSettings } from '../settings/settings';
 import type { Tray } from '../strip/part';
 import { runningTimers } from '../clean/timers';
-import { latestObservations } from '../inspect/latest';
+import { decidedJob, otherJobs } from '../decide/decided';
 import { momentOf } from '../stamps';
 import { bearingLeaf } from '../leaves';
 import { isSettled, partsOff, trayFor } from '../strip/trays';
@@ -23,7 +23,7 @@ export interface Reckoned {
   bolts: Bolt[];
   complaints: { id: string; said: string; unsafe: boolean }[];
   /** What the findings ask for. */
-  jobs: Pick<ProposedJob, 'rule' | 'title' | 'check' | 'need' | 'alternatives'>[];
+  jobs: Pick<ProposedJob, 'rule' | 'aka' | 'title' | 'check' | 'need' | 'alternatives'>[];
   /** The proofs that such a bicycle has. */
   proofs: Proof[];
 }
@@ -172,13 +172,10 @@ function dangersOf({ recalls, alignments, electricDrive, kind }: Bicycle): Rows<
 }
 
 function findingsOf(bicycle: Bicycle, { lookOver }: Reckoned): Rows<'findings'> {
-  const latest = latestObservations(bicycle);
   const seen = lookOver.findings
     .filter((finding) => finding.state !== 'not-looked-at')
-    .map(({ check, label, place, state, safety, again, ended }) => {
-      const accepted = bicycle.acceptances.findLast(
-        (row) => row.check === check && row.at >= (latest.get(check)?.at ?? ''),
-      );
+    .map(({ check, label, place, state, safety, again, ended, heard }) => {
+      const accepted = bicycle.acceptances.findLast((row) => row.check === check && row.at >= (heard?.at ?? ''));
       return {
         id: check,
         label,
@@ -208,23 +205,21 @@ function unlookedOf({ lookOver: { findings } }: Reckoned): Rows<'unlooked'> {
 }
 
 function jobsOf(bicycle: Bicycle, { jobs, lookOver }: Reckoned): Rows<'jobs'> {
-  const decided = new Map(bicycle.jobs.map((job) => [job.id, job]));
   const unsafe = new Set(lookOver.findings.filter((f) => f.state === 'unsafe').map((f) => f.check));
-  const taken = (rule: string) => decided.get(rule)?.decision === 'keep';
+  const taken = (job: Reckoned['jobs'][number]) => decidedJob(bicycle.jobs, job)?.decision === 'keep';
   const asked = jobs.filter(
     (job) =>
       job.need === 'needed' &&
       // What the brief or the trade of selling asks for keeps nobody from riding.
       job.check !== null &&
       // One way of doing it stands for the others.
-      (taken(job.rule) ||
-        !jobs.some((other) => other.alternatives && other.alternatives === job.alternatives && taken(other.rule))),
+      (taken(job) ||
+        !jobs.some((other) => other.alternatives && other.alternatives === job.alternatives && taken(other))),
   );
-  const rules = new Set(asked.map((job) => job.rule));
-  const rest = bicycle.jobs.filter((job) => !rules.has(job.id) && job.decision === 'keep' && !job.done);
+  const rest = otherJobs(bicycle.jobs, asked).filter((job) => job.decision === 'keep' && !job.done);
   return [
-    ...asked.map(({ rule, title, check }) => {
-      const job = decided.get(rule);
+    ...asked.map(({ rule, aka, title, check }) => {
+      const job = decidedJob(bicycle.jobs, { rule, aka });
       return {
         id: rule,
         label: title,

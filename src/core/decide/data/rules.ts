@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import { parseTable, provenance } from '../../table';
 import reactionsJson from './chainReactions.json';
+import faultsJson from './faultJobs.json';
 import rulesJson from './jobRules.json';
 
 export const NEEDS = ['needed', 'advised', 'cosmetic', 'alternative', 'leave'] as const;
@@ -42,6 +43,10 @@ export const chainReactionRow = z.strictObject({
   ...provenance,
 });
 
+/** The jobs that put a fault of the diagnosis right: where a finding asks for one of them, both ask for one job. */
+export const faultJobRow = z.strictObject({ fault: z.string(), jobs: z.array(z.string()), ...provenance });
+
 /** The rules that propose jobs; figures are a workshop's rules of thumb, in minor units of its own currency. */
 export const jobRules = parseTable(jobRuleRow, rulesJson);
+export const faultJobs = new Map(parseTable(faultJobRow, faultsJson).map(({ fault, jobs }) => [fault, jobs]));
 export const chainReactions = parseTable(chainReactionRow, reactionsJson);

@@ -1,0 +1,42 @@
+import type { ProposedJob } from '@/core/decide/jobs';
+import type { Job } from './part';
+
+type Names = Pick<ProposedJob, 'rule' | 'aka'>;
+
+/** The job of the record that a proposal is, under whichever name it was decided; undefined where nobody has. */
+export function decidedJob(jobs: readonly Job[], { rule, aka }: Names): Job | undefined {
+  return (
+    jobs.find(({ id }) => id === rule) ??
+    jobs.find(({ id, decision }) => decision === 'keep' && aka.includes(id)) ??
+    jobs.find(({ id }) => aka.includes(id))
+  );
+}
+
+/** Every id under which proposals may stand in the record. */
+export function namesOf(proposed: readonly Names[]): Set<string> {
+  return new Set(proposed.flatMap(({ rule, aka }) => [rule, ...aka]));
+}
+
+/** A proposal as a job that is kept. */
+export function asJob(proposed: ProposedJob): Job {
+  const { rule, title, place, minutes, parts } = proposed;
+  return {
+    id: rule,
+    rule,
+    title,
+    place,
+    minutes,
+    parts,
+    decision: 'keep',
+    reason: '',
+    done: false,
+    approval: null,
+    declined: null,
+  };
+}
+
+/** Jobs that were put down under no proposal's name: by hand, or for a finding that is no more. */
+export function otherJobs(jobs: readonly Job[], proposed: readonly Names[]): Job[] {
+  const names = namesOf(proposed);
+  return jobs.filter(({ id }) => !names.has(id));
+}
