@@ -3,18 +3,17 @@ import {
   comesAndGoes,
   findLeaf,
   holderOf,
-  keyOf,
   NO_FIELD,
   parentOf,
   usualIn,
   visit,
   type Any,
   type Found,
-  type LeafKey,
   type Node,
   type Row,
   type Tree,
 } from './leafTree';
+import { keyOf, type LeafKey } from './leafKey';
 import type { Bound } from './leaf';
 import { same } from './same';
 

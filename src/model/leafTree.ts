@@ -1,9 +1,8 @@
 import * as z from 'zod/mini';
 import { own } from '@/core/own';
 import { leaves, type Leaf } from './leaf';
+import { keyOf, type LeafKey } from './leafKey';
 
-/** The key of a leaf: the names that lead to it, joined by strokes. Example: `observations/o1`, `trays/hub.front/assembly`. */
-export type LeafKey = string;
 export type Any = Record<string, unknown>;
 export interface Row {
   id: string;
@@ -77,13 +76,7 @@ export function leafTree(schema: z.ZodMiniObject): Tree {
   return { kind: 'shape', leaf: null, of: shapeOf(schema) };
 }
 
-/** A name within a key, whatever stands in it. */
-const written = (name: string) => name.replaceAll('%', '%25').replaceAll('/', '%2F');
 const read = (name: string) => name.replaceAll('%2F', '/').replaceAll('%25', '%');
-
-/** The key that a path has. The last name stands as it is. Example: `['trays', 'a/b', 'order']` → `trays/a%2Fb/order`. */
-export const keyOf = (path: readonly string[]): LeafKey =>
-  [...path.slice(0, -1).map(written), ...path.slice(-1)].join('/');
 
 /** Calls for every leaf of a value, in the order of the record. */
 export function visit(

@@ -1,6 +1,6 @@
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { topLeaf } from './leaves';
-import type { LeafKey } from './leafTree';
+import type { LeafKey } from './leafKey';
 import { fieldNames, partPhrase } from './phrases';
 
 /**

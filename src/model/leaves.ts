@@ -1,14 +1,12 @@
 import { produce } from 'immer';
 import type { Bound } from './leaf';
 import { changedIn, orderRows, putLeaves, visitLists, type LeafChange } from './leafChanges';
-import { findLeaf, keyOf, leafIn, leavesIn, leafTree, usualIn, type LeafKey, type Node } from './leafTree';
+import { keyOf, type LeafKey } from './leafKey';
+import { findLeaf, leafIn, leavesIn, leafTree, usualIn, type Node } from './leafTree';
 import { bicycleRecord, type Bicycle } from './record';
 import { same } from './same';
 
 const tree = leafTree(bicycleRecord);
-
-/** The leaf of a bearing's field. Example: `bearingLeaf('hub.front', 'after')` is `bearings/hub.front/after`. */
-export const bearingLeaf = (place: string, field: string): LeafKey => keyOf(['bearings', place, field]);
 
 /** Every leaf of a bicycle with its value, in the order of the record. */
 export const leavesOf = (bicycle: Bicycle): Map<LeafKey, unknown> => leavesIn(tree, bicycle);

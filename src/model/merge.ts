@@ -1,6 +1,6 @@
 import { own } from '@/core/own';
 import { inOrder, laterStands, leavesOf, withLeaves } from './leaves';
-import type { LeafKey } from './leafTree';
+import type { LeafKey } from './leafKey';
 import { same } from './same';
 import type { Bicycle, Conflict } from './record';
 import { momentOf } from './stamps';

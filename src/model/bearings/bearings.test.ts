@@ -13,8 +13,8 @@ import {
   serviceInput,
   settingInput,
   workedSteps,
-  worstTrack,
 } from './questions';
+import { worstTrack } from './tracks';
 import { USUAL_SETTINGS } from '../settings/usual';
 import { newBearing } from './fresh';
 import type { Bicycle } from '../record';

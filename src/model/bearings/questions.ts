@@ -9,20 +9,10 @@ import type { SettingInput } from '@/core/bearings/setting';
 import type { ServiceDueInput } from '@/core/bearings/serviceDue';
 import { UNCOUNTED, UNMEASURED } from './fresh';
 import type { Bearing, CartridgeNote, SideCount } from './part';
+import { worstTrack } from './tracks';
 import type { Bicycle } from '../record';
 import type { WorkshopSettings } from '../settings/settings';
 import type { Summary } from '../summary';
-
-type TrackPart = 'cup' | 'cone';
-const WORSE = ['unknown', 'bright', 'dull', 'pitted'] as const;
-
-/** What was seen of a bearing's cups or cones: the worst of its rows, and of what was said of all of them at once. */
-export function worstTrack(bearing: Bearing, part: TrackPart): (typeof WORSE)[number] {
-  const rows = Object.entries(bearing.tracks).flatMap(([id, state]) => (id.endsWith(`.${part}`) ? [state] : []));
-  return [bearing.seen[part], ...rows].reduce((worst, state) =>
-    WORSE.indexOf(state) > WORSE.indexOf(worst) ? state : worst,
-  );
-}
 
 /** Whether anything of the inside was seen. */
 export function wasLookedAt(bearing: Bearing): boolean {

@@ -2,8 +2,8 @@ import type { LookOver } from '@/core/inspect/lookOver';
 import type { LookOverAsked } from '@/core/inspect/lookOverInput';
 import { stillSaying } from '@/core/inspect/means';
 import { own } from '@/core/own';
-import { bearingLeaf } from '../leaves';
-import { worstTrack } from '../bearings/questions';
+import { bearingLeaf, keyOf } from '../leafKey';
+import { worstTrack } from '../bearings/tracks';
 import type { Bearing } from '../bearings/part';
 import { saidBySeller } from '../buy/questions';
 import type { Bicycle } from '../record';
@@ -51,7 +51,7 @@ export function lookOverInput(bicycle: Bicycle, settings: WorkshopSettings, toda
         place,
         part,
         mark,
-        ...moment(bicycle, `trays/${place}/marks/${part}`),
+        ...moment(bicycle, keyOf(['trays', place, 'marks', part])),
       })),
     ),
     bearings: bicycle.bearings.flatMap((bearing) => onTheBench(bicycle, bearing)),
@@ -97,9 +97,9 @@ function onTheBench(bicycle: Bicycle, bearing: Bearing): OnBench[] {
     seal: seen.seal,
   };
   const moments = [
-    ...Object.keys(seen).map((field) => `${bearingLeaf(place, 'seen')}/${field}`),
-    ...Object.keys(tracks).map((track) => `${bearingLeaf(place, 'tracks')}/${track}`),
-    ...Object.keys(balls).map((row) => `${bearingLeaf(place, 'balls')}/${row}`),
+    ...Object.keys(seen).map((field) => bearingLeaf(place, 'seen', field)),
+    ...Object.keys(tracks).map((track) => bearingLeaf(place, 'tracks', track)),
+    ...Object.keys(balls).map((row) => bearingLeaf(place, 'balls', row)),
   ].flatMap((leaf) => moment(bicycle, leaf).at ?? []);
   const last = moments.sort().at(-1);
   return [

@@ -13,7 +13,7 @@ import type { Tray } from '../strip/part';
 import { runningTimers } from '../clean/timers';
 import { decidedJob, otherJobs } from '../decide/decided';
 import { momentOf } from '../stamps';
-import { bearingLeaf } from '../leaves';
+import { bearingLeaf } from '../leafKey';
 import { isSettled, partsOff, trayFor } from '../strip/trays';
 import { bearingFor } from '../bearings/bearingFor';
 
