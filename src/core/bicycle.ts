@@ -82,6 +82,30 @@ export function brakeOf(kind: Brakes, end: 'front' | 'rear'): BicycleKind['brake
   return said ?? (kind.brakes === 'back-pedal' && end === 'front' ? 'caliper' : kind.brakes);
 }
 
+/** The end of a place, where it is of one. Example: `pads.rear` → rear. */
+export const endOf = (place: string): 'front' | 'rear' | null =>
+  place.endsWith('.front') ? 'front' : place.endsWith('.rear') ? 'rear' : null;
+
+/**
+ * What a bicycle is at one place: of wheels, brakes, axles and tyres that differ, those of its end.
+ * Example: a bicycle with a disc in front alone has discs at `brake.front` and calipers at `brake.rear`.
+ */
+export function kindAt(kind: BicycleKind, place: string): BicycleKind {
+  const end = endOf(place);
+  if (end === null) return kind;
+  const own =
+    end === 'front'
+      ? { axle: kind.frontAxle, seat: kind.frontBeadSeatMm, tyre: kind.frontTyreWidthMm }
+      : { axle: kind.rearAxle, seat: kind.rearBeadSeatMm, tyre: kind.rearTyreWidthMm };
+  return {
+    ...kind,
+    brakes: brakeOf(kind, end),
+    wheels: own.axle ?? kind.wheels,
+    beadSeatMm: own.seat ?? kind.beadSeatMm,
+    tyreWidthMm: own.tyre ?? kind.tyreWidthMm,
+  };
+}
+
 /** Whether a brake works on the rim at a place of the front or of the rear. */
 export function isRimBraked(kind: Brakes, place: string): boolean {
   return RIM_BRAKES.includes(brakeOf(kind, place.endsWith('.rear') ? 'rear' : 'front'));

@@ -1,7 +1,8 @@
 import * as z from 'zod/mini';
 import { appliesTo, bicycleKind, type BicycleKind } from '../bicycle';
 import { defineCalculator } from '../calculator';
-import { assembliesFor, choicesFor, type Assembly } from '../strip/assembly';
+import { assembliesFor, choicesFor, saysOf, type Assembly } from '../strip/assembly';
+import type { Choice } from '../strip/trays';
 import type { BearingBench, OverhaulStep, Setting } from './benchTypes';
 import { cartridges } from './data/cartridges';
 import { benchRows, overhaulStepRows } from './data/benches';
@@ -18,7 +19,7 @@ const input = z.strictObject({
 export interface Benches {
   benches: BearingBench[];
   /** What else may be found at a place. */
-  choices: Record<string, { id: string; title: string }[]>;
+  choices: Record<string, Choice[]>;
 }
 
 /**
@@ -139,7 +140,9 @@ export const bearingsBenches = defineCalculator({
     const has = new Set(benchRows.map((row) => row.assembly));
     const choices = Object.fromEntries(
       [...choicesFor(kind)].flatMap(([place, here]) => {
-        const bearings = here.filter(({ id }) => has.has(id)).map(({ id, title }) => ({ id, title }));
+        const bearings = here
+          .filter(({ id }) => has.has(id))
+          .map(({ id, title }) => ({ id, title, says: saysOf(id, place, kind) }));
         return bearings.length > 0 ? [[place, bearings]] : [];
       }),
     );

@@ -54,13 +54,13 @@ export function bicycleGeometry(kind: BicycleKind): BicycleGeometry {
   const wheel = (end: 'rear' | 'front') => ({
     end,
     centre: s[end],
-    tyreRadiusMm: s.tyreMm,
-    rimRadiusMm: s.rimMm,
-    spokes: spokesOf(s[end], s.rimMm),
+    tyreRadiusMm: s.tyreMm[end],
+    rimRadiusMm: s.rimMm[end],
+    spokes: spokesOf(s[end], s.rimMm[end]),
   });
   const cockpitLines = cockpit(kind, s);
   return {
-    widthMm: Math.max(s.front.x + s.tyreMm + 60, kind.basket ? s.bars.x + 300 : s.bars.x + 160),
+    widthMm: Math.max(s.front.x + s.tyreMm.front + 60, kind.basket ? s.bars.x + 300 : s.bars.x + 160),
     heightMm: Math.max(s.bars.y + 84, s.saddle.y + 80, s.bars.y + (kind.basket ? 140 : 0)),
     wheels: [wheel('rear'), wheel('front')],
     strokes: [

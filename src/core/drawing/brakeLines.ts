@@ -1,4 +1,4 @@
-import type { BicycleKind } from '../bicycle';
+import { brakeOf, type BicycleKind } from '../bicycle';
 import { brakeAt } from './brakeAt';
 import { along, circle, curved, heading, polygon, polyline, type Point } from './points';
 import type { Skeleton } from './skeleton';
@@ -9,7 +9,8 @@ export function brakes(kind: BicycleKind, s: Skeleton): Stroke[] {
   return (['rear', 'front'] as const).flatMap((end): Stroke[] => {
     const wheel = end === 'front' ? s.front : s.rear;
     const { at, pads } = brakeAt(kind, s, end);
-    if (kind.brakes === 'disc')
+    const brake = brakeOf(kind, end);
+    if (brake === 'disc')
       return [
         fine(`disc-${end}`, `disc.${end}`, circle(wheel, 80) + circle(wheel, 64)),
         ...[0, 1, 2, 3, 4, 5].map((i) =>
@@ -27,9 +28,9 @@ export function brakes(kind: BicycleKind, s: Skeleton): Stroke[] {
         ),
         solid(`pads-${end}`, `pads.${end}`, circle(pads, 6)),
       ];
-    if (kind.brakes === 'drum' || (kind.brakes === 'back-pedal' && end === 'rear'))
+    if (brake === 'drum' || brake === 'back-pedal')
       return [
-        shape(`drum-${end}`, `brake.${end}`, circle(wheel, kind.brakes === 'drum' ? 46 : 33)),
+        shape(`drum-${end}`, `brake.${end}`, circle(wheel, brake === 'drum' ? 46 : 33)),
         tube(
           `reaction-${end}`,
           `brake.${end}`,
@@ -38,7 +39,7 @@ export function brakes(kind: BicycleKind, s: Skeleton): Stroke[] {
         ),
       ];
     const down = heading(at, pads);
-    if (kind.brakes === 'caliper')
+    if (brake === 'caliper')
       return [
         thin(
           `caliper-${end}`,
@@ -52,7 +53,7 @@ export function brakes(kind: BicycleKind, s: Skeleton): Stroke[] {
         ),
         solid(`pads-${end}`, `pads.${end}`, padAt(wheel, pads)),
       ];
-    const arm = kind.brakes === 'cantilever' ? 64 : 104;
+    const arm = brake === 'cantilever' ? 64 : 104;
     return [
       tube(
         `arm-${end}`,

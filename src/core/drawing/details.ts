@@ -1,4 +1,4 @@
-import type { BicycleKind } from '../bicycle';
+import { kindAt, type BicycleKind } from '../bicycle';
 import { circle, curved, polygon, polyline, type Point } from './points';
 
 /** A line of a detail drawing; `part` is the part of the assembly that it shows. */
@@ -258,7 +258,8 @@ function derailleur(): Detail {
 }
 
 /** A brake from the front: what one arm has, the other has mirrored. */
-function brake(kind: BicycleKind, end: 'front' | 'rear'): Detail | null {
+function brake(whole: BicycleKind, end: 'front' | 'rear'): Detail | null {
+  const kind = kindAt(whole, `brake.${end}`);
   if (kind.brakes === 'drum' || (kind.brakes === 'back-pedal' && end === 'rear')) return null;
   const middle = 75;
   const p = (x: number, y: number): Point => ({ x: middle + x, y });

@@ -1,21 +1,40 @@
-import type { BicycleKind } from '../bicycle';
+import { kindAt, type BicycleKind } from '../bicycle';
 import { brakeAt } from './brakeAt';
 import { downTube } from './cockpit';
-import { along, arc, between, circle, curved, outline, polygon, polyline, shifted, type Point } from './points';
+import {
+  along,
+  arc,
+  between,
+  circle,
+  curved,
+  heading,
+  outline,
+  polygon,
+  polyline,
+  shifted,
+  type Point,
+} from './points';
 import { axleSpot, type Skeleton } from './skeleton';
 import { tube, thin, fine, shape, solid, type Stroke } from './strokes';
 
 /** Guards, rack, basket and lights. */
 export function fittings(kind: BicycleKind, s: Skeleton): Stroke[] {
   const R = s.tyreMm;
-  const deck = R * 2 + 46;
+  const deck = R.rear * 2 + 46;
   const out: Stroke[] = [];
+  if (kind.electric) {
+    const tubeDeg = heading(s.bb, downTube(s, 1));
+    const beside = (share: number, out: number) => along(downTube(s, share), tubeDeg + 90, out);
+    out.push(
+      shape('battery', 'frame', polygon(beside(0.36, 20), beside(0.36, 66), beside(0.74, 66), beside(0.74, 20))),
+    );
+  }
   if (kind.mudguards)
     out.push(
-      thin('guard-rear', 'mudguards', arc(s.rear, R + 15, 36, 190)),
-      thin('guard-front', 'mudguards', arc(s.front, R + 15, 66, 186)),
-      fine('guard-stay-rear', 'mudguards', polyline(s.rear, along(s.rear, 158, R + 15))),
-      fine('guard-stay-front', 'mudguards', polyline(s.front, along(s.front, 168, R + 15))),
+      thin('guard-rear', 'mudguards', arc(s.rear, R.rear + 15, 36, 190)),
+      thin('guard-front', 'mudguards', arc(s.front, R.front + 15, 66, 186)),
+      fine('guard-stay-rear', 'mudguards', polyline(s.rear, along(s.rear, 158, R.rear + 15))),
+      fine('guard-stay-front', 'mudguards', polyline(s.front, along(s.front, 168, R.front + 15))),
     );
   if (kind.rack) {
     const from = kind.frame === 'long-tail' ? s.rear.x - 180 : s.rear.x - 170;
@@ -64,7 +83,9 @@ export function fittings(kind: BicycleKind, s: Skeleton): Stroke[] {
             [-14, 18],
             [14, 18],
             [14, -18],
-          ].map(([x, y]) => shifted(kind.mudguards ? along(s.rear, 152, R + 34) : shifted(s.seatTop, -34, 44), x!, y!)),
+          ].map(([x, y]) =>
+            shifted(kind.mudguards ? along(s.rear, 152, R.rear + 34) : shifted(s.seatTop, -34, 44), x!, y!),
+          ),
         ),
       ),
     );
@@ -82,7 +103,7 @@ export function hub(kind: BicycleKind, s: Skeleton, end: 'rear' | 'front'): Stro
   const lever = axleSpot(s, end);
   return [
     shape(`hub-${end}`, `hub.${end}`, circle(at, end === 'rear' ? 24 : 21)),
-    ...(kind.wheels === 'nutted'
+    ...(kindAt(kind, `axle.${end}`).wheels === 'nutted'
       ? [shape(`axle-${end}`, `axle.${end}`, hexagon(at, 13))]
       : [thin(`axle-lever-${end}`, `axle.${end}`, curved(at, along(at, end === 'rear' ? 246 : -76, 34), lever))]),
     solid(`axle-end-${end}`, `axle.${end}`, circle(at, 5)),

@@ -5,8 +5,8 @@ import { tube, fine, shape, type Stroke } from './strokes';
 
 /** Blades and crown, or stanchions and lowers. */
 export function fork(kind: BicycleKind, s: Skeleton): Stroke[] {
-  if (kind.frame === 'full-suspension') {
-    const foot = along(s.front, s.steerDeg + 90, 24);
+  if (kind.frame === 'full-suspension' || kind.fork === 'suspension') {
+    const foot = along(s.front, s.steerDeg + 90, axleToSteering(s));
     const mid = between(foot, s.crown, 0.55);
     return [
       tube('fork-stanchion', 'fork', polyline(mid, s.crown), 26),
@@ -25,7 +25,7 @@ export function fork(kind: BicycleKind, s: Skeleton): Stroke[] {
   }
   const axisAt = (up: number) => along(along(s.front, s.steerDeg + 90, axleToSteering(s)), s.steerDeg, up);
   return [
-    tube('fork', 'fork', curved(s.front, axisAt(s.tyreMm * 0.2), axisAt(s.tyreMm * 0.5), s.crown), 21),
+    tube('fork', 'fork', curved(s.front, axisAt(s.tyreMm.front * 0.2), axisAt(s.tyreMm.front * 0.5), s.crown), 21),
     shape(
       'fork-crown',
       'fork',

@@ -57,7 +57,7 @@ export function frameTubes(kind: BicycleKind, s: Skeleton): Stroke[] {
       ];
     }
     case 'long-tail': {
-      const tail = { x: s.rear.x - 60, y: s.tyreMm * 2 + 52 };
+      const tail = { x: s.rear.x - 60, y: s.tyreMm.rear * 2 + 52 };
       const deck = between(s.bb, s.seatTop, 0.78);
       return [
         t('tail-top', 22, deck, tail),

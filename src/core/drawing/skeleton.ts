@@ -1,13 +1,13 @@
-import type { BicycleKind } from '../bicycle';
+import { kindAt, type BicycleKind } from '../bicycle';
 import { along, between, type Point } from './points';
 
 /** The points that everything else of a drawing hangs on. Millimetres, ground at y = 0. */
 export interface Skeleton {
   rear: Point;
   front: Point;
-  /** Outer radius of the tyre and radius of the rim's outer edge. */
-  tyreMm: number;
-  rimMm: number;
+  /** Outer radius of each tyre and radius of each rim's outer edge. */
+  tyreMm: Record<'front' | 'rear', number>;
+  rimMm: Record<'front' | 'rear', number>;
   bb: Point;
   /** Direction of the steering axis, degrees; it points up and back. */
   steerDeg: number;
@@ -85,6 +85,7 @@ export const CRANK_DEG = -24;
 export const BAR_LEAN = { x: 38, y: -30 };
 
 const MARGIN_MM = 60;
+const SPRUNG_GAP_MM = 84;
 const DROP_MM = 68;
 const LEAST_BB_MM = 268;
 
@@ -96,16 +97,19 @@ const LEAST_BB_MM = 268;
  */
 export function skeletonOf(kind: BicycleKind): Skeleton {
   const p = { ...USUAL, ...PROPORTIONS[kind.frame] };
-  const rimMm = kind.beadSeatMm / 2;
-  const tyreMm = rimMm + kind.tyreWidthMm;
+  const at = { front: kindAt(kind, 'rim.front'), rear: kindAt(kind, 'rim.rear') };
+  const rimMm = { front: at.front.beadSeatMm / 2, rear: at.rear.beadSeatMm / 2 };
+  const tyreMm = { front: rimMm.front + at.front.tyreWidthMm, rear: rimMm.rear + at.rear.tyreWidthMm };
   const rackRoom = kind.frame === 'long-tail' ? 60 : 0;
-  const rear = { x: MARGIN_MM + tyreMm + rackRoom, y: tyreMm };
-  const bbY = Math.max(tyreMm - DROP_MM, LEAST_BB_MM);
-  const bb = { x: rear.x + Math.sqrt(p.chainstay ** 2 - (bbY - tyreMm) ** 2), y: bbY };
-  const front = { x: rear.x + p.wheelbase, y: tyreMm };
+  const rear = { x: MARGIN_MM + tyreMm.rear + rackRoom, y: tyreMm.rear };
+  const bbY = Math.max(tyreMm.rear - DROP_MM, LEAST_BB_MM);
+  const bb = { x: rear.x + Math.sqrt(p.chainstay ** 2 - (bbY - tyreMm.rear) ** 2), y: bbY };
+  const front = { x: rear.x + p.wheelbase, y: tyreMm.front };
   // The axle lies a rake before the steering axis, at a right angle to it.
   const axisFoot = along(front, p.steerDeg + 90, p.rake);
-  const crown = along(axisFoot, p.steerDeg, tyreMm + p.forkGap);
+  // A fork that is sprung stands higher over its tyre, by its travel.
+  const gap = kind.fork === 'suspension' ? Math.max(p.forkGap, SPRUNG_GAP_MM) : p.forkGap;
+  const crown = along(axisFoot, p.steerDeg, tyreMm.front + gap);
   const headLow = along(crown, p.steerDeg, 24);
   const headTop = along(headLow, p.steerDeg, p.headTube);
   const seatTop = along(bb, p.seatDeg, p.seatTube);

@@ -1,4 +1,4 @@
-import type { BicycleKind } from '../bicycle';
+import { brakeOf, kindAt, type BicycleKind } from '../bicycle';
 import { brakeAt } from './brakeAt';
 import { along, between, shifted, type Point } from './points';
 import { axleSpot, BAR_LEAN, CRANK_DEG, type Skeleton } from './skeleton';
@@ -14,8 +14,9 @@ export function spotsOf(
   const c = s.bars;
   const grip = kind.bars === 'drop' ? [92, -68] : kind.bars === 'flat' ? [-20, 6] : [-130, 16];
   const lever = kind.bars === 'drop' ? [112, -14] : kind.bars === 'flat' ? [30, -50] : [-118, -12];
-  const rimBrake = kind.brakes !== 'disc' && kind.brakes !== 'drum';
-  const posts = kind.brakes === 'cantilever' || kind.brakes === 'direct-pull';
+  const front = brakeOf(kind, 'front');
+  const rear = brakeOf(kind, 'rear');
+  const posts = front === 'cantilever' || front === 'direct-pull';
   const derailleur = kind.gears === 'derailleur';
   const geared = derailleur || kind.gears === 'hub';
   const rearBrake = brakeAt(kind, s, 'rear');
@@ -23,9 +24,9 @@ export function spotsOf(
   const head = (share: number) => between(s.headLow, s.headTop, share);
   const wheel = (end: 'rear' | 'front', rim: number, tyre: number, spokes: number): Record<string, Point> => ({
     [`hub.${end}`]: s[end],
-    [`rim.${end}`]: along(s[end], rim, s.rimMm - 12),
-    [`tyre.${end}`]: along(s[end], tyre, s.tyreMm - kind.tyreWidthMm / 2),
-    [`spokes.${end}`]: along(s[end], spokes, s.rimMm * 0.58),
+    [`rim.${end}`]: along(s[end], rim, s.rimMm[end] - 12),
+    [`tyre.${end}`]: along(s[end], tyre, s.tyreMm[end] - kindAt(kind, `tyre.${end}`).tyreWidthMm / 2),
+    [`spokes.${end}`]: along(s[end], spokes, s.rimMm[end] * 0.58),
   });
   const low = 0.2;
   const spots: Record<string, Point | null> = {
@@ -35,7 +36,7 @@ export function spotsOf(
     'axle.front': axleSpot(s, 'front'),
     frame: between(s.bb, head(low), 0.4),
     'frame.underside': along(s.bb, -100, 62),
-    fork: along(s.crown, s.steerDeg + 180, s.tyreMm * (posts ? 0.82 : kind.brakes === 'disc' ? 0.45 : 0.64)),
+    fork: along(s.crown, s.steerDeg + 180, s.tyreMm.front * (posts ? 0.82 : front === 'disc' ? 0.45 : 0.64)),
     'headset.upper': along(s.headTop, s.steerDeg, 9),
     headset: head(0.46),
     'headset.lower': along(s.headLow, s.steerDeg, -7),
@@ -60,10 +61,10 @@ export function spotsOf(
     saddle: shifted(s.saddle, -4, 30),
     'brake.front': frontBrake.at,
     'brake.rear': rearBrake.at,
-    'pads.front': kind.brakes === 'drum' ? null : rimBrake ? frontBrake.pads : frontBrake.pads,
-    'pads.rear': kind.brakes === 'drum' || kind.brakes === 'back-pedal' ? null : rearBrake.pads,
-    'disc.front': kind.brakes === 'disc' ? along(s.front, 70, 72) : null,
-    'disc.rear': kind.brakes === 'disc' ? along(s.rear, 120, 72) : null,
+    'pads.front': front === 'drum' ? null : frontBrake.pads,
+    'pads.rear': rear === 'drum' || rear === 'back-pedal' ? null : rearBrake.pads,
+    'disc.front': front === 'disc' ? along(s.front, 70, 72) : null,
+    'disc.rear': rear === 'disc' ? along(s.rear, 120, 72) : null,
     'bottom-bracket': s.bb,
     'crank.right': along(s.bb, CRANK_DEG, 96),
     'crank.left': along(s.bb, CRANK_DEG + 180, 96),
@@ -78,8 +79,8 @@ export function spotsOf(
     'derailleur.front': derailleur ? along(s.bb, 96, drive.ringMm + 12) : null,
     'cables.brake': shifted(c, 70, 54),
     'cables.gear': geared ? shifted(between(s.bb, s.rear, 0.42), 0, -28) : null,
-    mudguards: kind.mudguards ? along(s.rear, 92, s.tyreMm + 15) : null,
-    rack: kind.rack ? { x: s.rear.x - 120, y: s.tyreMm * 2 + 46 } : kind.basket ? shifted(c, 170, -10) : null,
+    mudguards: kind.mudguards ? along(s.rear, 92, s.tyreMm.rear + 15) : null,
+    rack: kind.rack ? { x: s.rear.x - 120, y: s.tyreMm.rear * 2 + 46 } : kind.basket ? shifted(c, 170, -10) : null,
     lights: kind.lights ? shifted(s.crown, 74, 36) : null,
     bell: shifted(c, -14, 34),
   };

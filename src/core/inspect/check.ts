@@ -1,4 +1,4 @@
-import { appliesTo, type BicycleKind } from '../bicycle';
+import { appliesTo, kindAt, type BicycleKind } from '../bicycle';
 import type { StateId } from '../vocabulary/vocabulary';
 import type { Evidence, HandState } from './evidence';
 
@@ -62,7 +62,9 @@ export function padLimit(brakes: BicycleKind['brakes']): { part: string; check: 
 
 /** The outcomes that a bicycle may show at a check, and the one that was chosen, whatever it is. */
 export function outcomesFor(check: Check, kind: BicycleKind, chosen?: string): Outcome[] {
-  return check.outcomes.filter((outcome) => outcome.id === chosen || appliesTo(kind, outcome.applies));
+  return check.outcomes.filter(
+    (outcome) => outcome.id === chosen || appliesTo(kindAt(kind, check.place), outcome.applies),
+  );
 }
 
 /** A place with its checks, as one key answers them. */

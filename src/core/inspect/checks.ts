@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { appliesTo, bicycleKind, type BicycleKind } from '../bicycle';
+import { appliesTo, bicycleKind, kindAt, type BicycleKind } from '../bicycle';
 import { defineCalculator } from '../calculator';
 import type { Check } from './check';
 import { checkTable, outcomeTable } from './data/lookOver';
@@ -29,7 +29,7 @@ const byId = new Map(checks.map((check) => [check.id, check]));
 
 /** The checks that a bicycle has: a drum brake leaves neither track nor pad to measure from outside. */
 export function checksFor(kind: BicycleKind): Check[] {
-  return checks.filter((check) => appliesTo(kind, check.applies));
+  return checks.filter((check) => appliesTo(kindAt(kind, check.place), check.applies));
 }
 
 export function checkById(id: string): Check | undefined {

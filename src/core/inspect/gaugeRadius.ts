@@ -1,6 +1,6 @@
-import type { BicycleKind } from '../bicycle';
+import { kindAt, type BicycleKind } from '../bicycle';
 
 /** How far from the hanger's axis its gauge is read: near the rim's edge, in millimetres. */
-export function gaugeRadiusMm(kind: Pick<BicycleKind, 'beadSeatMm'>): number {
-  return kind.beadSeatMm / 2 - 10;
+export function gaugeRadiusMm(kind: BicycleKind): number {
+  return kindAt(kind, 'rim.rear').beadSeatMm / 2 - 10;
 }

@@ -1,7 +1,7 @@
 import type { BearingKind } from '../bearings/bearingKinds';
 import { bearingsGrade } from '../bearings/grade';
 import type { houseRules } from '../bearings/gradeRules';
-import type { BicycleKind, Brief } from '../bicycle';
+import { kindAt, type BicycleKind, type Brief } from '../bicycle';
 import { answer, type Calculator } from '../calculator';
 import { roundTo } from '../numbers';
 import type * as z from 'zod/mini';
@@ -135,7 +135,10 @@ function judgeReadings(check: Check, seen: Evidence, bench: Bench): Judgement | 
         : null;
     case 'pads':
       return seen.readingsMm?.length
-        ? judge(inspectWearLimit, { ...padLimit(kind.brakes), reading: Math.min(...seen.readingsMm) })
+        ? judge(inspectWearLimit, {
+            ...padLimit(kindAt(kind, check.place).brakes),
+            reading: Math.min(...seen.readingsMm),
+          })
         : null;
     case 'disc':
       return seen.readingsMm?.length

@@ -1,4 +1,4 @@
-import { isRimBraked, SPEEDS_OF_CHAIN, type BicycleKind } from '../bicycle';
+import { isRimBraked, kindAt, SPEEDS_OF_CHAIN, type BicycleKind } from '../bicycle';
 import type { Check } from './check';
 import type { Evidence } from './evidence';
 import { gaugeRadiusMm } from './gaugeRadius';
@@ -23,12 +23,12 @@ const REAR = {
 } as const;
 
 /** The question for `inspect.rimPlay`: where a rock is read, and how the rows of balls usually stand; null elsewhere. */
-export function rimPlayQuestion(place: string, movementMm: number, kind: Pick<BicycleKind, 'beadSeatMm' | 'gears'>) {
+export function rimPlayQuestion(place: string, movementMm: number, kind: BicycleKind) {
   if (place === 'headset')
     return { where: 'headset' as const, movementMm, leverMm: FRONT_AXLE_MM, ...USUAL_ROWS['headset-threaded'] };
   if (!place.startsWith('hub')) return null;
   const assembly = place === 'hub.rear' ? REAR[kind.gears] : 'hub-front';
-  return { where: 'hub' as const, movementMm, leverMm: kind.beadSeatMm / 2, ...USUAL_ROWS[assembly] };
+  return { where: 'hub' as const, movementMm, leverMm: kindAt(kind, place).beadSeatMm / 2, ...USUAL_ROWS[assembly] };
 }
 
 /** What runs out at a check: a rim is held closer where a brake works on it. */
@@ -42,16 +42,12 @@ export function runoutOf(check: Pick<Check, 'kind' | 'place'>, kind: Pick<Bicycl
 const BY_TURNS = ['left', 'right'] as const;
 
 /** Whether one side of a wheel is softer than the other by right: cogs or a disc push its rim off the middle of the flanges. */
-export function isDished(place: string, kind: Pick<BicycleKind, 'gears' | 'brakes'>): boolean {
-  return kind.brakes === 'disc' || (place.endsWith('.rear') && kind.gears === 'derailleur');
+export function isDished(place: string, kind: BicycleKind): boolean {
+  return kindAt(kind, place).brakes === 'disc' || (place.endsWith('.rear') && kind.gears === 'derailleur');
 }
 
 /** The question for `inspect.spokeMap`: a dished wheel is compared within its sides; null before four pairs were squeezed. */
-export function spokeMapQuestion(
-  place: string,
-  kind: Pick<BicycleKind, 'gears' | 'brakes'>,
-  seen: Pick<Evidence, 'pairs'>,
-) {
+export function spokeMapQuestion(place: string, kind: BicycleKind, seen: Pick<Evidence, 'pairs'>) {
   const pairs = seen.pairs ?? [];
   if (pairs.length < 4) return null;
   return { pairs, ...(isDished(place, kind) && { sides: pairs.map((_, i) => BY_TURNS[i % 2]!) }) };

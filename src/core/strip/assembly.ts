@@ -1,7 +1,8 @@
-import { appliesTo, type BicycleKind } from '../bicycle';
+import { appliesTo, brakeOf, kindAt, type BicycleKind } from '../bicycle';
+import { holds } from '../conditions';
 import { balls } from '../balls/data/balls';
 import { ballSets } from '../balls/data/ballSets';
-import { assemblyRows, partKinds, partRows, stepRows, type PartShape } from './data/templates';
+import { assemblyRows, assemblySays, partKinds, partRows, stepRows, type PartShape } from './data/templates';
 import type { TurnInput } from './turn';
 
 export type Soil = 'oil' | 'old-grease' | 'mud' | 'rust';
@@ -32,6 +33,8 @@ export interface AssemblyStep {
   /** The row of balls that is counted at this step. */
   count: string | null;
   forget: string;
+  /** The kind of part that the gauge drawer has to tell before it is done. */
+  reads: string | null;
 }
 
 export interface BallRow {
@@ -125,6 +128,7 @@ function stepOf(row: (typeof stepRows)[number], place: string): AssemblyStep {
     photo: row.photo === 'yes',
     count: row.count,
     forget: row.forget ?? '',
+    reads: row.reads,
   };
 }
 
@@ -147,15 +151,31 @@ export function assemblyAt(id: string, place: string): Assembly {
 /** What may be found at each place: first what this kind of bicycle usually has there, then the rest. */
 export function choicesFor(kind: BicycleKind): Map<string, { id: string; title: string; usual: boolean }[]> {
   const choices = new Map<string, { id: string; title: string; usual: boolean }[]>();
+  const fits = (row: (typeof assemblyRows)[number], place: string) => appliesTo(kindAt(kind, place), row.applies);
   const usualFirst = [...assemblyRows].sort(
-    (a, b) => Number(appliesTo(kind, b.applies)) - Number(appliesTo(kind, a.applies)),
+    (a, b) => Number(b.places.some((place) => fits(b, place))) - Number(a.places.some((place) => fits(a, place))),
   );
   for (const row of usualFirst)
     for (const place of row.places) {
-      const usual = appliesTo(kind, row.applies) && row.needs !== 'asked';
+      const usual = fits(row, place) && row.needs !== 'asked';
       choices.set(place, [...(choices.get(place) ?? []), { id: row.id, title: row.title, usual }]);
     }
   return choices;
+}
+
+/**
+ * What an assembly that was found at a place says of the bicycle; nothing where it is known already, or where something
+ * finer is. Example: a cottered crank in the tray of a square-taper bicycle → `{ cranks: 'cottered' }`.
+ */
+export function saysOf(id: string, place: string, kind: BicycleKind): Partial<BicycleKind> {
+  const row = assemblySays.get(id);
+  if (!row) return {};
+  const end = place.split('.')[1] ?? '';
+  const facts = { ...kind, frontBrake: brakeOf(kind, 'front'), rearBrake: brakeOf(kind, 'rear') };
+  const says = row.says.replace('@', end);
+  if (holds(says, facts) || (row.unless !== null && holds(row.unless.replace('@', end), facts))) return {};
+  const [field, value] = says.split('=') as [string, string];
+  return { [field]: value === 'true' ? true : value };
 }
 
 /** Which assembly is at each place: the one that was found there, else the one that is usual for the kind; in the order of a strip. */

@@ -12,8 +12,9 @@ export interface Constraint {
   why: string;
 }
 
+/** The next step of a tray that waits; `by` tells what for, and which of its own steps that keeps (`at`). */
 export interface Blocked extends StepRef {
-  by: (StepRef & { why: string })[];
+  by: (StepRef & { why: string; at: string })[];
 }
 
 export interface StripOrder {
@@ -28,7 +29,7 @@ export interface StripOrder {
 const key = ({ place, step }: StepRef) => `${place}\n${step}`;
 
 /** Each step of a tray after the one before it. */
-function withinTrays(assemblies: Pick<Assembly, 'place' | 'steps'>[]): Constraint[] {
+function withinTrays(assemblies: { place: string; steps: { id: string }[] }[]): Constraint[] {
   return assemblies.flatMap(({ place, steps }) =>
     steps.slice(1).map((step, i) => ({
       before: { place, step: steps[i]!.id },
@@ -42,10 +43,12 @@ function withinTrays(assemblies: Pick<Assembly, 'place' | 'steps'>[]): Constrain
  * The order of a whole strip: all steps so that every constraint is kept, which steps can be made now, and what blocks the
  * others. Steps that are done count as done whatever was before them. Errors: constraints that run in a circle.
  *
+ * A tray can be begun when its first part can come off: no hub before its wheel is out, no cups before the cranks are off.
+ *
  * Example: with the pedals on, the crank bolts are blocked by both pedals.
  */
 export function stripOrder(
-  assemblies: Pick<Assembly, 'place' | 'steps'>[],
+  assemblies: (Pick<Assembly, 'place'> & { steps: Pick<Assembly['steps'][number], 'id' | 'takes'>[] })[],
   constraints: Constraint[],
   done: StepRef[] = [],
 ): StripOrder {
@@ -69,17 +72,34 @@ export function stripOrder(
     order.push(step!);
   }
 
+  const awaited = new Set(all.flatMap(({ before, after }) => (before.place !== after.place ? [key(before)] : [])));
   const open: StepRef[] = [];
   const blocked: Blocked[] = [];
   for (const { place, steps: own } of assemblies) {
     const next = own.find((step) => !finished.has(key({ place, step: step.id })));
     if (!next) continue;
     const ref = { place, step: next.id };
-    const by = (waits.get(key(ref)) ?? [])
-      .filter(({ before }) => !finished.has(key(before)) && before.place !== place)
-      .map(({ before, why }) => ({ ...before, why }));
+    // A look and a photograph are no work at it: a tray waits while its first part cannot come off, unless another waits for
+    // a step before that.
+    const undone = own.filter((step) => !finished.has(key({ place, step: step.id })));
+    const first = undone.findIndex(({ id, takes }) => takes.length > 0 || awaited.has(key({ place, step: id })));
+    const by = undone
+      .slice(0, first < 0 ? 1 : first + 1)
+      .flatMap(({ id: at }) =>
+        (waits.get(key({ place, step: at })) ?? [])
+          .filter(({ before }) => !finished.has(key(before)) && before.place !== place)
+          .map(({ before, why }) => ({ ...before, why, at })),
+      );
     if (by.length === 0) open.push(ref);
     else blocked.push({ ...ref, by });
   }
   return { order, open, blocked };
+}
+
+/** Everything that has to be taken apart for these trays, in the order of the trays: themselves, and what stands in their way. */
+export function neededFor(places: Iterable<string>, constraints: readonly Constraint[]): Set<string> {
+  const needed = new Set(places);
+  for (const place of needed)
+    for (const { before, after } of constraints) if (after.place === place) needed.add(before.place);
+  return needed;
 }

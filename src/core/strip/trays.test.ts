@@ -6,12 +6,14 @@ import { bicycleKind, withConsequences, type BicycleKind } from '../bicycle';
 import { isCondition } from '../conditions';
 import { places } from '../vocabulary/vocabulary';
 import { MATERIALS } from '../clean/ways';
-import { assembliesFor, assemblyAt, choicesFor } from './assembly';
+import { checksFor } from '../inspect/checks';
+import { assembliesFor, assemblyAt, choicesFor, saysOf } from './assembly';
+import { stripBoard } from './board';
 import { assemblyRows, partKinds, partRows, stepRows } from './data/templates';
 import { explodedLine } from './explode';
 import { stripOrder, type StepRef } from './order';
 import { backwards, skippedBy } from './tray';
-import { constraintsAmong } from './trays';
+import { constraintsAmong, stripTrays } from './trays';
 import { FASTENERS } from './data/threadHands';
 import { stripTurn } from './turn';
 
@@ -145,12 +147,103 @@ describe('the order of a strip', () => {
     expect(at(order, 'hub.rear', 'freewheel')).toBeLessThan(at(order, 'hub.rear', 'axle'));
     expect(at(order, 'axle.front', 'ground')).toBeLessThan(at(order, 'axle.rear', 'off'));
     expect(at(order, 'stem', 'stem')).toBeLessThan(at(order, 'headset', 'locknut'));
-    const seen = stripOrder(trays, constraintsAmong(trays), [{ place: 'crank.right', step: 'photo' }]).blocked;
-    expect(blocked.find((each) => each.place === 'crank.right')).toBeUndefined();
-    expect(seen.find((each) => each.place === 'crank.right')!.by.map((each) => each.place)).toEqual([
-      'pedal.left',
-      'pedal.right',
-    ]);
+    const waits = (place: string) => blocked.find((each) => each.place === place)?.by.map((each) => each.place);
+    expect(waits('crank.right')).toEqual(['pedal.left', 'pedal.right']);
+  });
+
+  test('no hub before its wheel is out, no cups before the cranks are off: neither can be done now', () => {
+    const trays = assembliesFor(kind());
+    const { open, blocked } = stripOrder(trays, constraintsAmong(trays));
+    const now = open.map(({ place }) => place);
+    for (const place of ['hub.front', 'hub.rear', 'bottom-bracket', 'headset', 'crank.right']) {
+      expect(now).not.toContain(place);
+      expect(blocked.find((each) => each.place === place)!.by[0]!.why).not.toBe('');
+    }
+    expect(now).toEqual(expect.arrayContaining(['pedal.left', 'pedal.right', 'axle.front']));
+    // A hub gear's cable is undone before its wheel comes out, and its hub is not in the way of that.
+    const geared = assembliesFor(kind({ gears: 'hub', chain: 'single-or-hub-gear' }));
+    expect(stripOrder(geared, constraintsAmong(geared)).open.map(({ place }) => place)).toContain('hub.rear');
+  });
+
+  describe('kept jobs lead', () => {
+    const { trays, constraints, trayOf } = stripTrays.run(stripTrays.input.parse({ kind: kind() }));
+    const order = stripOrder(trays, constraints);
+    const board = (wanted: string[], alone: [string, string][] = [], begun: string[] = []) =>
+      stripBoard({ trays, constraints, trayOf }, order, { wanted, alone: new Map(alone), begun: new Set(begun) });
+    const places = (rows: { place: string }[]) => rows.map(({ place }) => place).sort();
+
+    test('a job at the rear hub leads to the hub and to what stands in its way, and to nothing else', () => {
+      const { led, lead, rest } = board(['hub.rear']);
+      expect(led).toBe(true);
+      expect(places(lead)).toEqual(expect.arrayContaining(['axle.front', 'axle.rear', 'hub.rear']));
+      expect(places(lead)).not.toContain('bottom-bracket');
+      expect(places(rest)).toEqual(expect.arrayContaining(['bottom-bracket', 'headset', 'pedal.left']));
+      expect(lead.find(({ place }) => place === 'axle.rear')).toMatchObject({ inTheWay: true });
+    });
+
+    test('a tyre, a rim or a disc comes with its wheel, a chainring with the cranks', () => {
+      expect(places(board(['tyre.rear']).lead)).toContain('axle.rear');
+      expect(places(board(['chainrings']).lead)).toEqual(
+        expect.arrayContaining(['crank.right', 'pedal.left', 'pedal.right']),
+      );
+    });
+
+    test('what is left alone is left alone, unless it stands in the way or was begun', () => {
+      const alone: [string, string][] = [
+        ['hub.front', 'It feels right: leave well alone.'],
+        ['pedal.left', 'Runs.'],
+      ];
+      expect(board(['chain'], alone).alone).toEqual([
+        { place: 'hub.front', why: 'It feels right: leave well alone.' },
+        { place: 'pedal.left', why: 'Runs.' },
+      ]);
+      expect(places(board(['chainrings'], alone).alone)).toEqual(['hub.front']);
+      expect(places(board(['chain'], alone, ['hub.front']).lead)).toContain('hub.front');
+    });
+
+    test('with no job kept every tray is there, but for what is left alone', () => {
+      const { led, lead, rest } = board([], [['hub.front', 'Runs.']]);
+      expect(led).toBe(false);
+      expect(rest).toEqual([]);
+      expect(lead).toHaveLength(trays.length - 1);
+    });
+  });
+
+  describe('what is found in a tray says what the bicycle is', () => {
+    test.each([
+      ['cranks-cottered', 'crank.right', { cranks: 'cottered' }],
+      ['hub-rear-freehub', 'hub.rear', { cogsOn: 'cassette' }],
+      ['headset-threadless', 'headset', { stem: 'threadless' }],
+      ['disc-brake', 'brake.front', { frontBrake: 'disc' }],
+      ['bb-cartridge', 'bottom-bracket', {}],
+      ['cranks-square', 'crank.right', {}],
+    ] as const)('%s at %s: %j', (assembly, place, says) => {
+      expect(saysOf(assembly, place, kind())).toEqual(says);
+    });
+
+    test('a direct-pull brake is not made a cantilever by its tray', () => {
+      expect(saysOf('brake-cantilever', 'brake.rear', kind({ brakes: 'direct-pull' }))).toEqual({});
+    });
+
+    test('a cassette that the bicycle is said to have lies in its tray', () => {
+      const hub = (cogsOn: BicycleKind['cogsOn']) =>
+        assembliesFor(kind({ chain: '5-8-speed', cogsOn })).find(({ place }) => place === 'hub.rear')!.id;
+      expect([hub(null), hub('freewheel'), hub('cassette')]).toEqual([
+        'hub-rear-freewheel',
+        'hub-rear-freewheel',
+        'hub-rear-freehub',
+      ]);
+    });
+
+    test('of brakes that differ each end has its own tray and its own checks', () => {
+      const mixed = kind({ brakes: 'caliper', frontBrake: 'disc' });
+      const at = (place: string) => assembliesFor(mixed).find((each) => each.place === place)!.id;
+      expect([at('brake.front'), at('brake.rear')]).toEqual(['disc-brake', 'brake-caliper']);
+      const checks = checksFor(mixed).map(({ id }) => id);
+      expect(checks).toEqual(expect.arrayContaining(['disc-front', 'braking-rear', 'locknut-rear']));
+      expect(checks).not.toEqual(expect.arrayContaining(['disc-rear']));
+      expect(checks).not.toContain('braking-front');
+    });
   });
 
   test('pads out and discs off come before grease near a disc hub', () => {

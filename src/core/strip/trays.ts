@@ -1,8 +1,8 @@
 import * as z from 'zod/mini';
-import { bicycleKind } from '../bicycle';
+import { bicycleKind, type BicycleKind } from '../bicycle';
 import { defineCalculator } from '../calculator';
-import { assembliesFor, choicesFor, type Assembly } from './assembly';
-import { orderRows } from './data/templates';
+import { assembliesFor, choicesFor, saysOf, type Assembly } from './assembly';
+import { orderRows, trayOfPlace } from './data/templates';
 import type { Constraint, StepRef } from './order';
 
 const input = z.strictObject({
@@ -12,10 +12,19 @@ const input = z.strictObject({
     .check(z.describe('assembly by place, where one was chosen')),
 });
 
+/** What may be found at a place, and what it says of the bicycle. */
+export interface Choice {
+  id: string;
+  title: string;
+  says: Partial<BicycleKind>;
+}
+
 export interface Trays {
   trays: Assembly[];
   /** What else may be found at a place. */
-  choices: Record<string, { id: string; title: string }[]>;
+  choices: Record<string, Choice[]>;
+  /** The tray of each place that has none of its own. */
+  trayOf: Record<string, string>;
   constraints: Constraint[];
 }
 
@@ -50,8 +59,13 @@ export const stripTrays = defineCalculator({
   run({ kind, chosen }): Trays {
     const trays = assembliesFor(kind, chosen);
     const choices = Object.fromEntries(
-      [...choicesFor(kind)].map(([place, here]) => [place, here.map(({ id, title }) => ({ id, title }))]),
+      [...choicesFor(kind)].map(([place, here]) => [
+        place,
+        here.map(({ id, title }) => ({ id, title, says: saysOf(id, place, kind) })),
+      ]),
     );
-    return { trays, choices, constraints: constraintsAmong(trays) };
+    const has = new Set(trays.map(({ place }) => place));
+    const trayOf = Object.fromEntries([...trayOfPlace].filter(([, tray]) => has.has(tray)));
+    return { trays, choices, trayOf, constraints: constraintsAmong(trays) };
   },
 });

@@ -10,7 +10,6 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { bicycleGeometry } from '@/core/drawing/bicycle';
 import type { PlacedSign } from '@/core/drawing/svg';
 import type { LookOver } from '@/core/inspect/lookOver';
-import { Disclosure } from '@/ui/Disclosure';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
 import { DrawingLegend } from '@/ui/drawing/DrawingLegend';
 import { useKeys } from '@/ui/keys/useKeys';
@@ -19,7 +18,7 @@ import { saveDrawing } from './saveDrawing';
 import { TitleBlock } from './TitleBlock';
 
 const FindPlace = dynamic(() => import('./FindPlace').then((module) => module.FindPlace), { ssr: false });
-const KindFields = dynamic(() => import('../kind/KindFields').then((module) => module.KindFields), { ssr: false });
+const KindPanel = dynamic(() => import('../kind/KindPanel').then((module) => module.KindPanel), { ssr: false });
 
 /** What is done with the drawing: a place found, seen closer, saved. */
 function SheetTools({
@@ -108,6 +107,7 @@ export function Sheet({
   onOpen(place: string): void;
 }) {
   const { letterKeys } = useSettings();
+  const [describing, setDescribing] = useState(false);
   const [finding, setFinding] = useState(false);
   const [closer, setCloser] = useState(false);
   const [found, setFound] = useState<string | null>(null);
@@ -169,13 +169,22 @@ export function Sheet({
       <Box sx={{ py: 1.5, display: { xs: 'none', md: 'block' }, '@media print': { display: 'block' } }}>
         <DrawingLegend signs={signs} label="What the signs on the drawing mean" />
         <Box sx={{ mt: 1, color: 'text.secondary', fontSize: '0.9rem' }}>{bicycle.note}</Box>
-        <Box className="no-print">
-          <Disclosure summary={<>What it is</>}>
-            <Box sx={{ pt: 1 }}>
-              <KindFields kind={bicycle.kind} onChange={(changes) => send({ type: 'describeKind', changes })} />
-            </Box>
-          </Disclosure>
-        </Box>
+        <Button
+          className="no-print"
+          size="small"
+          sx={{ ml: -1, mt: 0.5 }}
+          aria-expanded={describing}
+          onClick={() => setDescribing(true)}
+        >
+          What it is
+        </Button>
+        {describing && (
+          <KindPanel
+            kind={bicycle.kind}
+            onChange={(changes) => send({ type: 'describeKind', changes })}
+            onClose={() => setDescribing(false)}
+          />
+        )}
       </Box>
       <Box sx={{ display: { xs: 'none', md: 'block' } }}>
         <TitleBlock bicycle={bicycle} lookOver={lookOver} clock={clock} hush={hush} />

@@ -136,9 +136,8 @@ function OntoRecord({ kind, readings, found }: { kind: IdentifyKind; readings: R
         readings: Object.fromEntries(Object.entries(readings).filter((each) => each[1] !== undefined)),
         at: nowIso(),
       },
+      says: kindFrom(kind, best!.id, { place, readings }, bicycle!.kind),
     });
-    const changes = kindFrom(kind, best!.id);
-    if (Object.keys(changes).length) workshop.send(id, { type: 'describeKind', changes });
     workshop.say(`On the record of ${bicycle!.name}: ${best!.name}`);
   }
   return (

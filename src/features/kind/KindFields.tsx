@@ -5,134 +5,11 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import Slider from '@mui/material/Slider';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
+import { Disclosure } from '@/ui/Disclosure';
+import { ReadingField } from '@/ui/ReadingField';
 import { withConsequences, type BicycleKind } from '@/core/bicycle';
-
-type OptionKey =
-  | 'frame'
-  | 'frameMaterial'
-  | 'fork'
-  | 'bars'
-  | 'stem'
-  | 'brakes'
-  | 'gears'
-  | 'chain'
-  | 'cranks'
-  | 'wheels'
-  | 'bottomBracket';
-
-const OPTIONS: { key: OptionKey; label: string; values: [string, string][] }[] = [
-  {
-    key: 'frame',
-    label: 'Frame',
-    values: [
-      ['diamond', 'Diamond'],
-      ['mixte', 'Mixte'],
-      ['step-through', 'Step-through'],
-      ['small-wheel', 'Small wheels'],
-      ['long-tail', 'Long tail'],
-      ['full-suspension', 'Full suspension'],
-    ],
-  },
-  {
-    key: 'frameMaterial',
-    label: 'Frame of',
-    values: [
-      ['steel', 'Steel'],
-      ['aluminium', 'Aluminium'],
-      ['carbon', 'Carbon'],
-    ],
-  },
-  {
-    key: 'fork',
-    label: 'Fork',
-    values: [
-      ['rigid', 'Rigid'],
-      ['suspension', 'Suspension'],
-    ],
-  },
-  {
-    key: 'bars',
-    label: 'Bars',
-    values: [
-      ['drop', 'Drop'],
-      ['flat', 'Flat'],
-      ['swept', 'Swept back'],
-    ],
-  },
-  {
-    key: 'stem',
-    label: 'Stem',
-    values: [
-      ['quill', 'Quill'],
-      ['threadless', 'Threadless'],
-    ],
-  },
-  {
-    key: 'brakes',
-    label: 'Brakes',
-    values: [
-      ['caliper', 'Caliper'],
-      ['cantilever', 'Cantilever'],
-      ['direct-pull', 'Direct pull'],
-      ['disc', 'Disc'],
-      ['drum', 'Drum'],
-      ['back-pedal', 'Back-pedal, caliper in front'],
-    ],
-  },
-  {
-    key: 'gears',
-    label: 'Gears',
-    values: [
-      ['derailleur', 'Derailleur'],
-      ['hub', 'Hub gear'],
-      ['single', 'Single speed'],
-      ['coaster', 'Single, back-pedal'],
-    ],
-  },
-  {
-    key: 'chain',
-    label: 'Chain',
-    values: [
-      ['single-or-hub-gear', 'Single or hub gear'],
-      ['5-8-speed', '5 to 8 at the back'],
-      ['9-10-speed', '9 or 10 at the back'],
-      ['11-speed', '11 at the back'],
-      ['12-speed', '12 at the back'],
-    ],
-  },
-  {
-    key: 'cranks',
-    label: 'Cranks',
-    values: [
-      ['square-taper', 'Square taper'],
-      ['cottered', 'Cottered'],
-      ['pinch-bolt', 'Pinch bolts'],
-      ['one-piece', 'One piece'],
-      ['other', 'Another kind'],
-    ],
-  },
-  {
-    key: 'bottomBracket',
-    label: 'Bottom bracket thread',
-    values: [
-      ['', 'Not identified yet'],
-      ['english', 'English'],
-      ['italian', 'Italian'],
-      ['french', 'French'],
-      ['swiss', 'Swiss'],
-      ['british-26', 'British 26 tpi'],
-    ],
-  },
-  {
-    key: 'wheels',
-    label: 'Wheels held by',
-    values: [
-      ['quick-release', 'Quick release'],
-      ['nutted', 'Nuts'],
-    ],
-  },
-];
+import { BEAD_SEATS, chosen, FINER_OPTIONS, MAIN_OPTIONS, seatWords, type KindOption } from './options';
 
 const FITTINGS = [
   ['mudguards', 'Mudguards'],
@@ -141,22 +18,6 @@ const FITTINGS = [
   ['basket', 'Basket'],
   ['electric', 'Electric'],
 ] as const;
-
-const BEAD_SEATS = [
-  [622, '622 mm (28 in, 700C)'],
-  [630, '630 mm (27 in)'],
-  [590, '590 mm (26 × 1 3/8)'],
-  [584, '584 mm (650B)'],
-  [559, '559 mm (26 in)'],
-  [507, '507 mm (24 in)'],
-  [451, '451 mm (20 in, high)'],
-  [406, '406 mm (20 in)'],
-  [349, '349 mm (16 in)'],
-] as const;
-
-function seatWords(size: number): string {
-  return BEAD_SEATS.find(([seat]) => seat === size)?.[1] ?? `${size} mm`;
-}
 
 const SEATS = BEAD_SEATS.map(([size]) => size).sort((a, b) => a - b);
 
@@ -212,6 +73,69 @@ function SizeSlider({
   );
 }
 
+function OptionField({
+  option,
+  kind,
+  onChange,
+}: {
+  option: KindOption;
+  kind: BicycleKind;
+  onChange(changes: Partial<BicycleKind>): void;
+}) {
+  return (
+    <TextField
+      select
+      label={option.label}
+      value={kind[option.key] ?? ''}
+      // What is empty has a word of its own, which no label may lie over.
+      slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+      onChange={(event) => onChange(chosen(option, event.target.value))}
+    >
+      {option.values.map(([value, word]) => (
+        <MenuItem key={value} value={value}>
+          {word}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
+
+/** A wheel whose size or tyre differs from the other's. */
+function EndSizes({ kind, onChange }: { kind: BicycleKind; onChange(changes: Partial<BicycleKind>): void }) {
+  return (['front', 'rear'] as const).map((end) => {
+    const seat = `${end}BeadSeatMm` as const;
+    const tyre = `${end}TyreWidthMm` as const;
+    const word = end === 'front' ? 'Front' : 'Rear';
+    return (
+      <Fragment key={end}>
+        <TextField
+          select
+          label={`${word} wheel size`}
+          value={kind[seat] ?? ''}
+          slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+          onChange={({ target: { value } }) => onChange({ [seat]: value === '' ? null : Number(value) })}
+        >
+          <MenuItem value="">As said above</MenuItem>
+          {BEAD_SEATS.map(([mm, words]) => (
+            <MenuItem key={mm} value={mm}>
+              {words}
+            </MenuItem>
+          ))}
+        </TextField>
+        <ReadingField
+          label={`${word} tyre width`}
+          kind="length"
+          unit="mm"
+          value={kind[tyre]}
+          onCommit={(mm) => onChange({ [tyre]: mm })}
+          onClear={() => onChange({ [tyre]: null })}
+          refuse={(mm) => (mm < 18 || mm > 70 ? '18 to 70 mm' : null)}
+        />
+      </Fragment>
+    );
+  });
+}
+
 /** What a bicycle is, as far as the work differs; the drawing and the bolts follow from it. */
 export function KindFields({
   kind,
@@ -226,20 +150,8 @@ export function KindFields({
   const onChange = (changes: Partial<BicycleKind>) => enter(withConsequences(kind, changes));
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr 1fr', sm: '1fr 1fr 1fr' }, gap: 1.5 }}>
-      {OPTIONS.map(({ key, label, values }) => (
-        <TextField
-          key={key}
-          select
-          label={label}
-          value={kind[key] ?? ''}
-          onChange={(event) => onChange({ [key]: event.target.value === '' ? null : event.target.value })}
-        >
-          {values.map(([value, word]) => (
-            <MenuItem key={value} value={value}>
-              {word}
-            </MenuItem>
-          ))}
-        </TextField>
+      {MAIN_OPTIONS.map((option) => (
+        <OptionField key={option.key} option={option} kind={kind} onChange={onChange} />
       ))}
       <Box sx={{ gridColumn: '1 / -1', display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 3 }}>
         <SizeSlider
@@ -270,6 +182,21 @@ export function KindFields({
             label={word}
           />
         ))}
+      </Box>
+      <Box sx={{ gridColumn: '1 / -1' }}>
+        <Disclosure wide summary={<>Finer: ends that differ, materials, what is sprung, gears</>}>
+          {FINER_OPTIONS.map(({ title, options }) => (
+            <Box key={title} role="group" aria-label={title} sx={{ mt: 2 }}>
+              <Box sx={{ color: 'text.secondary', fontSize: '0.9rem', mb: 1.25 }}>{title}</Box>
+              <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr 1fr', sm: '1fr 1fr 1fr' }, gap: 1.5 }}>
+                {options.map((option) => (
+                  <OptionField key={option.key} option={option} kind={kind} onChange={onChange} />
+                ))}
+                {title === 'Wheels' && <EndSizes kind={kind} onChange={onChange} />}
+              </Box>
+            </Box>
+          ))}
+        </Disclosure>
       </Box>
     </Box>
   );

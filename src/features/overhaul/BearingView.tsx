@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { openSteps, type BearingBench } from '@/core/bearings/benchTypes';
+import type { Choice } from '@/core/strip/trays';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { workedSteps } from '@/model/bearings/questions';
 import { knownBearing } from '@/model/bearings/bearingFor';
@@ -25,7 +26,7 @@ export function BearingView({
   bench,
   choices,
   onAll,
-}: StageProps & { bench: BearingBench; choices: { id: string; title: string }[]; onAll(): void }) {
+}: StageProps & { bench: BearingBench; choices: Choice[]; onAll(): void }) {
   const bearing = knownBearing(bicycle, bench.place, useFindings(bicycle));
   const setting = useSetting(bicycle, bearing, bench);
   const worked = workedSteps(bearing);

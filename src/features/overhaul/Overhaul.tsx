@@ -22,8 +22,8 @@ export function Overhaul({ bicycle, send, lookOver, place, onPlace: go }: StageV
         benches={benches}
         lookOver={lookOver}
         onOpen={go}
-        onChoose={(at, assembly) => {
-          send({ type: 'chooseAssembly', place: at, assembly });
+        onChoose={(at, { id: assembly, says }) => {
+          send({ type: 'chooseAssembly', place: at, assembly, says });
           go(at);
         }}
       />

@@ -1,6 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import type { Choice } from '@/core/strip/trays';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { Disclosure } from '@/ui/Disclosure';
 
@@ -14,8 +15,8 @@ export function MoreAssemblies({
   summary: string;
   /** Places that have one already. */
   has: string[];
-  choices: Record<string, { id: string; title: string }[]>;
-  onChoose(place: string, assembly: string): void;
+  choices: Record<string, Choice[]>;
+  onChoose(place: string, choice: Choice): void;
 }) {
   const more = Object.entries(choices).flatMap(([place, here]) =>
     has.includes(place) ? [] : here.map((each) => ({ place, ...each })),
@@ -24,15 +25,15 @@ export function MoreAssemblies({
   return (
     <Disclosure summary={<>{summary}</>}>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', py: 1 }}>
-        {more.map(({ place, id, title }) => (
+        {more.map(({ place, ...choice }) => (
           <Button
-            key={`${place} ${id}`}
+            key={`${place} ${choice.id}`}
             variant="outlined"
             color="inherit"
             sx={{ minHeight: 56 }}
-            onClick={() => onChoose(place, id)}
+            onClick={() => onChoose(place, choice)}
           >
-            {title} ({placeLabel(place).toLowerCase()})
+            {choice.title} ({placeLabel(place).toLowerCase()})
           </Button>
         ))}
       </Box>

@@ -6,11 +6,13 @@ import type { StageViewProps } from '../workshop/declared';
 import { StuckParts } from './StuckParts';
 import { TrayBoard } from './TrayBoard';
 import { TrayView } from './TrayView';
+import { useJobs } from '../workshop/useJobs';
 import { useTrays } from '../workshop/useTrays';
 
 /** Take it apart so that it goes back together: all trays in the order of a whole strip, or one of them. */
 export function Strip({ bicycle, send, place, onPlace: go }: StageViewProps) {
   const trays = useTrays(bicycle);
+  const { jobs } = useJobs(bicycle);
   const order = useMemo(
     () => (trays ? stripOrder(trays.trays, trays.constraints, doneSteps(bicycle)) : null),
     [trays, bicycle],
@@ -25,9 +27,10 @@ export function Strip({ bicycle, send, place, onPlace: go }: StageViewProps) {
           bicycle={bicycle}
           trays={trays}
           order={order}
+          jobs={jobs}
           onOpen={go}
           onChoose={(at, chosen) => {
-            send({ type: 'chooseAssembly', place: at, assembly: chosen });
+            send({ type: 'chooseAssembly', place: at, assembly: chosen.id, says: chosen.says });
             go(at);
           }}
         />

@@ -6,6 +6,7 @@ import { checkAlike } from '@/core/bearings/counts';
 import type { StripOrder } from '@/core/strip/order';
 import { ballRowLabel, turnAt, type Assembly, type AssemblyStep } from '@/core/strip/tray';
 import type { Tray } from '@/model/strip/part';
+import { isUnread, UNREAD_WORDS } from '@/model/strip/reads';
 import { bearingFor } from '@/model/bearings/bearingFor';
 import { countsOf } from '@/model/bearings/questions';
 import { Disclosure } from '@/ui/Disclosure';
@@ -13,6 +14,7 @@ import { RuledList } from '@/ui/RuledList';
 import { stateColour } from '@/ui/StateMark';
 import { StepPhotos } from '../photos/StepPhotos';
 import type { StageProps } from '../workshop/WorkshopProvider';
+import { OPEN_GAUGES } from '../top-bar/openGauges';
 import { CountOut } from './CountOut';
 import { CountQuestion } from './CountQuestion';
 import { Tricks } from './Tricks';
@@ -39,11 +41,13 @@ function Step({
     send({ type: 'markStep', place: assembly.place, step: step.id, done: to, takes: step.takes });
   const bearing = bearingFor(bicycle, tray.place);
   const uncounted = step.count !== null && countsOf(bearing, step.count).out === null;
+  const unread = isUnread(bicycle, assembly.place, step);
   return (
     <Box component="li" sx={{ py: 0.5, color: done && !current ? 'text.secondary' : 'text.primary' }}>
       <Box sx={{ display: 'grid', gridTemplateColumns: '56px minmax(0, 1fr)', gap: 0.5 }}>
         <Checkbox
           checked={done}
+          disabled={!done && unread}
           onChange={(event) => mark(event.target.checked)}
           slotProps={{ input: { 'aria-label': `Step ${number}: ${step.title}` } }}
           sx={{ alignSelf: 'start', width: 56, height: 56 }}
@@ -93,12 +97,27 @@ function Step({
                 <Button
                   variant="contained"
                   sx={{ minHeight: 56, px: 4 }}
-                  disabled={uncounted}
+                  disabled={uncounted || unread}
                   onClick={() => mark(true)}
                 >
                   Done, next step
                 </Button>
                 {uncounted && <Box sx={{ fontSize: '0.9rem' }}>Count them out first.</Box>}
+                {unread && (
+                  <>
+                    <Button
+                      variant="outlined"
+                      sx={{ minHeight: 56 }}
+                      onClick={() => window.dispatchEvent(new Event(OPEN_GAUGES))}
+                    >
+                      Measure it
+                    </Button>
+                    <Box sx={{ fontSize: '0.9rem' }}>
+                      {UNREAD_WORDS} Put it on the record from the gauge drawer; a thread that nobody has read is not
+                      identified.
+                    </Box>
+                  </>
+                )}
               </Box>
               <Tricks bicycle={bicycle} send={send} assembly={assembly.id} step={step.id} />
             </>
@@ -129,7 +148,9 @@ export function TakeApart({ bicycle, send, assembly, tray, order }: TrayProps & 
       step={step}
       number={assembly.steps.indexOf(step) + 1}
       current={step.id === current?.id}
-      blocked={step.id === current?.id ? [...new Set(by.map((each) => each.why))] : []}
+      blocked={
+        step.id === current?.id ? [...new Set(by.filter((each) => each.at === step.id).map((each) => each.why))] : []
+      }
     />
   );
   return (

@@ -1,10 +1,14 @@
 'use client';
 import Box from '@mui/material/Box';
+import type { ProposedJob } from '@/core/decide/jobs';
+import { stripBoard, type Board } from '@/core/strip/board';
 import type { StripOrder } from '@/core/strip/order';
 import type { Assembly } from '@/core/strip/tray';
-import type { Trays } from '@/core/strip/trays';
+import type { Choice, Trays } from '@/core/strip/trays';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { trayFor, partsOff } from '@/model/strip/trays';
+import { workByPlace } from '@/model/decide/work';
+import { Disclosure } from '@/ui/Disclosure';
 import { OpenRow } from '@/ui/OpenRow';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
@@ -56,66 +60,89 @@ function Row({
   );
 }
 
-/** All trays of the bicycle: what can be begun now, what waits for another and why, what is apart. */
+/** All trays of the bicycle: those that the jobs lead to first, what waits and why, what is left alone, what is apart. */
 export function TrayBoard({
   bicycle,
   trays,
   order,
+  jobs,
   onOpen,
   onChoose,
 }: {
   bicycle: StageProps['bicycle'];
   trays: Trays;
   order: StripOrder;
+  /** What findings and complaints ask for; null until it is known. */
+  jobs: readonly ProposedJob[] | null;
   onOpen(place: string): void;
-  onChoose(place: string, assembly: string): void;
+  onChoose(place: string, choice: Choice): void;
 }) {
-  const at = (place: string) => trays.trays.find((each) => each.place === place)!;
-  const begun = (place: string) => trayFor(bicycle, place).doneSteps.length > 0;
-  // What lies open comes first: it is what the hands are at.
-  const open = order.open.map(({ place }) => place).sort((a, b) => Number(begun(b)) - Number(begun(a)));
-  const placed = new Set([...open, ...order.blocked.map(({ place }) => place)]);
-  const apart = trays.trays.filter((each) => !placed.has(each.place));
+  if (!jobs) return <p role="status">Reading what was decided…</p>;
+  const work = workByPlace(bicycle.jobs, jobs);
+  const board = stripBoard(trays, order, {
+    wanted: [...work].flatMap(([place, { jobs: kept }]) => (kept.length > 0 ? [place] : [])),
+    alone: new Map([...work].flatMap(([place, { leftAlone }]) => (leftAlone ? [[place, leftAlone]] : []))),
+    begun: new Set(bicycle.trays.flatMap(({ place, doneSteps }) => (doneSteps.length > 0 ? [place] : []))),
+  });
+  const row = ({ place, waits, inTheWay }: Board['lead'][number]) => {
+    const leads = [...work].flatMap(([at, { jobs: kept }]) =>
+      (trays.trayOf[at] ?? at) === place ? kept.map(({ title }) => title) : [],
+    );
+    return (
+      <Row
+        key={place}
+        bicycle={bicycle}
+        assembly={trays.trays.find((each) => each.place === place)!}
+        why={[
+          ...leads.map((title) => `For: ${title.charAt(0).toLowerCase()}${title.slice(1)}.`),
+          ...(inTheWay && leads.length === 0 ? ['In the way of the others.'] : []),
+          ...(waits.length > 0
+            ? [`First: ${waits.map((each) => placeLabel(each.place).toLowerCase()).join(', ')}. ${waits[0]!.why}`]
+            : []),
+        ]}
+        onOpen={() => onOpen(place)}
+      />
+    );
+  };
+  const now = board.lead.filter(({ waits }) => waits.length === 0);
+  const later = board.lead.filter(({ waits }) => waits.length > 0);
   return (
     <>
-      <Section title="Can be done now" aside={`${open.length} of ${trays.trays.length} assemblies`}>
-        <RuledList>
-          {open.map((place) => (
-            <Row key={place} bicycle={bicycle} assembly={at(place)} why={[]} onOpen={() => onOpen(place)} />
-          ))}
-        </RuledList>
+      <Section
+        title={board.led ? 'For the jobs that were kept' : 'Can be done now'}
+        aside={`${now.length} of ${board.lead.length} can be done now`}
+      >
+        <RuledList>{now.map(row)}</RuledList>
       </Section>
-      {order.blocked.length > 0 && (
+      {later.length > 0 && (
         <Section title="Waits for something else">
-          <RuledList>
-            {order.blocked.map(({ place, by }) => (
+          <RuledList>{later.map(row)}</RuledList>
+        </Section>
+      )}
+      {board.apart.length > 0 && (
+        <Section title="Apart">
+          <RuledList>{board.apart.map((place) => row({ place, begun: true, waits: [], inTheWay: false }))}</RuledList>
+        </Section>
+      )}
+      {board.alone.length > 0 && (
+        <Disclosure summary={<>Left alone on purpose: {board.alone.length}</>}>
+          <RuledList aria-label="Left alone on purpose">
+            {board.alone.map(({ place, why }) => (
               <Row
                 key={place}
                 bicycle={bicycle}
-                assembly={at(place)}
-                why={[
-                  `First: ${[...new Set(by.map((each) => placeLabel(each.place).toLowerCase()))].join(', ')}. ${by[0]!.why}`,
-                ]}
+                assembly={trays.trays.find((each) => each.place === place)!}
+                why={[why]}
                 onOpen={() => onOpen(place)}
               />
             ))}
           </RuledList>
-        </Section>
+        </Disclosure>
       )}
-      {apart.length > 0 && (
-        <Section title="Apart">
-          <RuledList>
-            {apart.map((assembly) => (
-              <Row
-                key={assembly.place}
-                bicycle={bicycle}
-                assembly={assembly}
-                why={[]}
-                onOpen={() => onOpen(assembly.place)}
-              />
-            ))}
-          </RuledList>
-        </Section>
+      {board.rest.length > 0 && (
+        <Disclosure summary={<>The other {board.rest.length} assemblies: no job leads there</>}>
+          <RuledList aria-label="Other assemblies">{board.rest.map(row)}</RuledList>
+        </Disclosure>
       )}
       <MoreAssemblies
         summary="Trays that not every strip needs"

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
+import type { Choice } from '@/core/strip/trays';
 import { useState } from 'react';
 import type { StripOrder } from '@/core/strip/order';
 import { backwards, partIn, sorted, partWords, turnAt, type Assembly } from '@/core/strip/tray';
@@ -42,7 +43,7 @@ export function TrayView({
   onAll,
 }: StageProps & {
   assembly: Assembly;
-  choices: { id: string; title: string }[];
+  choices: Choice[];
   order: StripOrder | null;
   onAll(): void;
 }) {

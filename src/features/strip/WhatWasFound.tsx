@@ -1,6 +1,7 @@
 'use client';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import type { Choice } from '@/core/strip/trays';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { StageProps } from '../workshop/WorkshopProvider';
 
@@ -10,14 +11,16 @@ export function WhatWasFound({
   place,
   assembly,
   choices,
-}: Pick<StageProps, 'send'> & { place: string; assembly: string; choices: { id: string; title: string }[] }) {
+}: Pick<StageProps, 'send'> & { place: string; assembly: string; choices: Choice[] }) {
   if (choices.length < 2) return null;
   return (
     <TextField
       select
       label={`What was found: ${placeLabel(place).toLowerCase()}`}
       value={assembly}
-      onChange={(event) => send({ type: 'chooseAssembly', place, assembly: event.target.value })}
+      onChange={({ target: { value } }) =>
+        send({ type: 'chooseAssembly', place, assembly: value, says: choices.find(({ id }) => id === value)?.says })
+      }
       sx={{ minWidth: 230, maxWidth: '100%' }}
     >
       {choices.map((choice) => (

@@ -4,6 +4,7 @@ import { backwards, ballRowOf, turnAt, type Assembly } from '@/core/strip/tray';
 import type { Trays } from '@/core/strip/trays';
 import { bearingFor } from '@/model/bearings/bearingFor';
 import { countsOf } from '@/model/bearings/questions';
+import { isUnread, UNREAD_WORDS } from '@/model/strip/reads';
 import type { Bicycle } from '@/model/record';
 import { chosenAssemblies, isSettled, orderOf, partsOff, trayFor } from '@/model/strip/trays';
 import { defineBench, NO_STEP, type Asks, type BenchStep, type StepProps } from '../workshop/declared';
@@ -40,7 +41,8 @@ export function stripSteps(bicycle: Bicycle, assembly: Assembly): BenchStep[] {
       tally,
       drawn: step.takes.length > 0 ? { hand: step.takes, off: partsOff(tray) } : null,
       done: tray.doneSteps.includes(step.id),
-      waitsFor: tally?.count === null ? 'Count them out first.' : null,
+      waitsFor:
+        tally?.count === null ? 'Count them out first.' : isUnread(bicycle, assembly.place, step) ? UNREAD_WORDS : null,
       finish: { type: 'markStep', place: assembly.place, step: step.id, done: true, takes: step.takes },
     };
   });

@@ -6,6 +6,18 @@ import { fieldNames } from '../phrases';
 import { electricDrive, frameSize, provenance, riding } from './part';
 import { PURPOSES } from '../purposes';
 
+/** The trays whose assembly hangs on a field of what a bicycle is. */
+const TRAYS_OF: Record<string, string[]> = {
+  cranks: ['crank.right', 'bottom-bracket'],
+  stem: ['headset', 'stem'],
+  gears: ['hub.rear', 'cogs', 'freehub'],
+  chain: ['hub.rear'],
+  cogsOn: ['hub.rear', 'cogs', 'freehub'],
+  brakes: ['brake.front', 'brake.rear'],
+  frontBrake: ['brake.front'],
+  rearBrake: ['brake.rear'],
+};
+
 export const commands = [
   defineCommand({
     type: 'renameBicycle',
@@ -18,7 +30,14 @@ export const commands = [
   defineCommand({
     type: 'describeKind',
     schema: { changes: z.partial(bicycleKind) },
-    apply: ({ kind }, { changes }) => void Object.assign(kind, changes),
+    apply(bicycle, { changes }) {
+      // What was found in a tray is overruled by what the bicycle is said to be since.
+      const said = Object.entries(changes).flatMap(([field, value]) =>
+        bicycle.kind[field as keyof typeof changes] === value ? [] : (TRAYS_OF[field] ?? []),
+      );
+      for (const tray of bicycle.trays) if (said.includes(tray.place)) tray.assembly = null;
+      Object.assign(bicycle.kind, changes);
+    },
     words: ({ changes }) => `what it is: ${fieldNames(changes)}`,
   }),
   defineCommand({

@@ -1,3 +1,5 @@
+import * as z from 'zod/mini';
+import { bicycleKind, withConsequences } from '@/core/bicycle';
 import { defineCommand, put, remove } from '../command';
 import { id } from '../fields';
 import { identified } from './part';
@@ -5,8 +7,11 @@ import { identified } from './part';
 export const commands = [
   defineCommand({
     type: 'putIdentified',
-    schema: { identified },
-    apply: (bicycle, step) => put(bicycle.identified, step.identified),
+    schema: { identified, says: z.optional(z.partial(bicycleKind)) },
+    apply(bicycle, { identified: row, says }) {
+      put(bicycle.identified, row);
+      if (says) Object.assign(bicycle.kind, withConsequences(bicycle.kind, says));
+    },
     words: (step) => `it is: ${step.identified.name}`,
   }),
   defineCommand({

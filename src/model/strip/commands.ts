@@ -1,5 +1,6 @@
 import type { Draft } from 'immer';
 import * as z from 'zod/mini';
+import { bicycleKind, withConsequences } from '@/core/bicycle';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { defineCommand, put, remove, setOrDrop, toggled, work } from '../command';
 import { id } from '../fields';
@@ -77,12 +78,13 @@ export const commands = [
     // Until it went back it was off.
     work: ({ place, back }) => (back ? [work(place, 'off')] : []),
   }),
-  /** Which assembly was found at a place. What was put down for another stays in the record. */
+  /** Which assembly was found at a place, and what that says of the bicycle. What was put down for another stays in the record. */
   defineCommand({
     type: 'chooseAssembly',
-    schema: { place: id, assembly: id },
-    apply(bicycle, { place, assembly }) {
+    schema: { place: id, assembly: id, says: z.optional(z.partial(bicycleKind)) },
+    apply(bicycle, { place, assembly, says }) {
       trayIn(bicycle, place).assembly = assembly;
+      if (says) Object.assign(bicycle.kind, withConsequences(bicycle.kind, says));
     },
     words: ({ place, assembly }) => `${here(place)}: ${plain(assembly)}`,
   }),

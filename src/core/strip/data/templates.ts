@@ -4,8 +4,10 @@ import { FASTENERS } from './threadHands';
 import assembliesJson from './assemblies.json';
 import partKindsJson from './partKinds.json';
 import partsJson from './assemblyParts.json';
+import saysJson from './assemblySays.json';
 import stepsJson from './assemblySteps.json';
 import orderJson from './stripOrder.json';
+import trayOfJson from './trayOfPlace.json';
 
 export const SHAPES = [
   'hex',
@@ -104,6 +106,8 @@ export const stepRows = parseTable(
     photo: yesNo,
     count: z.nullable(z.string()),
     forget: z.nullable(z.string()),
+    /** What the gauge drawer tells before the step can be called done. */
+    reads: z.nullable(z.string()),
     ...provenance,
   }),
   stepsJson,
@@ -128,3 +132,18 @@ export const orderRows = parseTable(
   after: list(row.after),
   afterStep: list(row.afterStep),
 }));
+
+/** What an assembly that was found says of the bicycle, as `field=value`; `@` stands for the end at which it was found. */
+export const assemblySays = new Map(
+  parseTable(
+    z.strictObject({ assembly: z.string(), says: z.string(), unless: z.nullable(z.string()), ...provenance }),
+    saysJson,
+  ).map(({ assembly, says, unless }) => [assembly, { says, unless }]),
+);
+
+/** The tray that a place without one of its own belongs to. */
+export const trayOfPlace = new Map(
+  parseTable(z.strictObject({ place: z.string(), tray: z.string(), ...provenance }), trayOfJson).map(
+    ({ place, tray }) => [place, tray],
+  ),
+);
