@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { USES } from '@/core/buy/saleStates';
 import { BRIEFS, wholeKind } from '@/core/bicycle';
 import { STATES } from '@/core/vocabulary/vocabulary';
 import { coneTrial } from './bearings/trial';
@@ -47,6 +48,8 @@ export const summary = z.strictObject({
   /** Cones and cups that were set on it: what this bench's locknuts drag is learnt from them. */
   cones: z.array(z.strictObject({ place: z.string(), trials: z.array(z.omit(coneTrial, { id: true })) })),
   /** What it is to become, and what was paid for it: a donor's price is shared over its parts. */
+  sizeMm: z.nullable(z.number()),
+  use: z.enum(USES),
   brief: z.enum(BRIEFS),
   paid: z.number(),
   /** What it was sold for and when, to compare others with. */

@@ -43,6 +43,8 @@ export function summaryOf(bicycle: Bicycle, earlier?: Summary): Summary {
         place,
         trials: trials.map(({ turnDeg, feel, clamped }) => ({ turnDeg, feel, clamped })),
       })),
+    sizeMm: bicycle.size.sizeMm,
+    use: bicycle.size.use,
     brief: bicycle.brief,
     paid: bicycle.purchase?.paid ?? 0,
     soldFor: bicycle.sale.price === null ? null : { price: bicycle.sale.price, on: bicycle.sale.on },

@@ -1,4 +1,5 @@
 import { daysBefore } from '@/core/days';
+import type { SaleState } from '@/core/buy/saleStates';
 import type { BicycleKind } from '@/core/bicycle';
 
 /** A made-up sale, as a feed of sold prices would tell it. */
@@ -7,6 +8,9 @@ export interface FeedSale {
   label: string;
   price: number;
   soldOn: string;
+  frame: BicycleKind['frame'];
+  sizeMm: number;
+  state: SaleState;
 }
 
 const WORDS: Record<BicycleKind['frame'], string[]> = {
@@ -17,6 +21,8 @@ const WORDS: Record<BicycleKind['frame'], string[]> = {
   'long-tail': ['Long-tail'],
   'full-suspension': ['Trail bike'],
 };
+/** Most are put right before they are sold; some are not, some are restored. */
+const STATES: SaleState[] = ['rideable', 'rideable', 'rideable', 'as-found', 'restored'];
 const COLOURS = ['blue', 'red', 'grey', 'green', 'black', 'cream'];
 
 /** What bicycles of a sort fetch in the middle, in minor units: frame, gears and brakes move it. */
@@ -61,6 +67,9 @@ export function soldPrices(kind: BicycleKind, today: string): FeedSale[] {
       label: `${words[Math.floor(roll('word') * words.length)]}, ${COLOURS[Math.floor(roll('colour') * COLOURS.length)]}`,
       price: Math.round((middle * share) / 500) * 500,
       soldOn: daysBefore(today, Math.floor(roll('day') * 540)),
+      frame: kind.frame,
+      sizeMm: 480 + 10 * Math.floor(roll('size') * 14),
+      state: STATES[Math.floor(roll('state') * STATES.length)]!,
     };
   });
 }

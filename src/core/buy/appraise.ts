@@ -134,6 +134,9 @@ const input = rule(
 );
 type Question = z.output<typeof input>;
 
+/** One unit of the currency, in minor ones. */
+const WHOLE = 100;
+
 /** Whether to drive is no closer a question than a few thousand trials answer. */
 const DRIVE_TRIALS = 4000;
 
@@ -163,7 +166,7 @@ export interface BuyAppraisal {
 }
 
 export interface Limit {
-  /** Null where nothing is known of what it fetches, or it is past repair. */
+  /** In whole units; null where nothing is known of what it fetches, or it is past repair. */
   most: number | null;
   price: { amount: number; is: 'asked' | 'paid' } | null;
   /** What lies between them; under nought where the price is over it. */
@@ -269,7 +272,8 @@ function run(question: Question): BuyAppraisal {
   });
   const known = resale.high > 0 && problem.success && (stop === null || question.forParts);
   const appraisal = known ? moneyAppraise.run(problem.data) : null;
-  const most = appraisal?.ceiling ?? null;
+  // A limit is said in whole units, and never above what was reckoned.
+  const most = appraisal ? Math.floor(appraisal.ceiling / WHOLE) * WHOLE : null;
   return {
     limit: { most, price, room: most === null || price === null ? null : most - price.amount },
     terms: { resale, target, confidence, otherCosts, labourPerHour },

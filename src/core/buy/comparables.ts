@@ -1,11 +1,23 @@
 import * as z from 'zod/mini';
 import { daysBetween } from '../days';
 import { defineCalculator, rowRule } from '../calculator';
+import { FRAMES } from '../bicycle';
 import { minorUnits } from '../fields';
+import { SALE_STATES, USES } from './saleStates';
 import { quantileSorted, roundHalfUp, roundTo } from '../numbers';
 import { row, type WorkingRow } from '../verdict';
 
+/** What a bicycle is sold as; each is left open where nobody knows it. */
+const like = z.strictObject({
+  frame: z.optional(z.enum(FRAMES)),
+  use: z.optional(z.enum(USES)),
+  sizeMm: z.optional(z.number().check(z.gte(250), z.lte(720))),
+  state: z.optional(z.enum(SALE_STATES)),
+});
+export type Like = z.output<typeof like>;
+
 const sale = z.strictObject({
+  ...like.shape,
   id: z.string().check(z.maxLength(64)),
   label: z.string().check(z.maxLength(120)),
   price: minorUnits,
@@ -13,7 +25,11 @@ const sale = z.strictObject({
 });
 
 const input = rowRule(
-  z.strictObject({ sales: z.array(sale).check(z.maxLength(6000)), today: z.iso.date() }),
+  z.strictObject({
+    sales: z.array(sale).check(z.maxLength(6000)),
+    today: z.iso.date(),
+    wanted: z.prefault(like, {}).check(z.describe('what is to be sold; sales that are known to differ are left out')),
+  }),
   ({ sales, today }) =>
     sales.flatMap(({ soldOn }, i) =>
       soldOn !== null && soldOn > today
@@ -41,6 +57,28 @@ const MAD_TO_SIGMA = 1.4826;
 /** Two bicycles of one sort differ by that share in price anyway: what lies closer is never called unlike. */
 const LEAST_DEVIATION_SHARE = 0.1;
 const MANY_FROM = 5;
+/** Under so many nothing can be said of what the next one fetches. */
+const ENOUGH_FROM = 3;
+/** Sizes further apart fit another rider. */
+const LIKE_SIZE_MM = 40;
+/** What nobody knows of a sale may be otherwise: it counts half for each. */
+const UNKNOWN_WEIGHS = 0.5;
+
+/** Why a sale is not of a like bicycle; null where nothing is known against it. */
+function unlike(sold: Like, wanted: Like): string | null {
+  if (sold.frame && wanted.frame && sold.frame !== wanted.frame) return 'another kind of frame';
+  if (sold.use && wanted.use && sold.use !== wanted.use) return 'another class of bicycle';
+  if (sold.sizeMm && wanted.sizeMm && Math.abs(sold.sizeMm - wanted.sizeMm) > LIKE_SIZE_MM) return 'another size';
+  if (sold.state && wanted.state && sold.state !== wanted.state) return 'sold in another state';
+  return null;
+}
+
+/** How much of what is wanted is known of a sale, as a weight. */
+function knownWeight(sold: Like, wanted: Like): number {
+  const fields = ['frame', 'use', 'sizeMm', 'state'] as const;
+  const unknown = fields.filter((field) => wanted[field] !== undefined && sold[field] === undefined);
+  return UNKNOWN_WEIGHS ** unknown.length;
+}
 /** One unit of the currency, in minor ones. */
 const WHOLE = 100;
 
@@ -76,19 +114,31 @@ function weightedQuantile(values: { price: number; weight: number }[], q: number
 /**
  * What a bicycle may fetch, from sold ones: the likely is the weighted median (a sale a year old counts half), low and high
  * the weighted tenth and ninetieth hundredths, widened when there are few. Sales over 3.5 scaled absolute deviations (a tenth
- * of the median at least) from the median are left out and named. The range is given in whole units, rounded outward. With one or two the range is a fifth to either side.
+ * of the median at least) from the median are left out and named. The range is given in whole units, rounded outward.
+ * A sale that is known to be of another kind, class, size or state is left out; what nobody knows of it halves its weight.
+ * With one or two that is not enough, and the range stays wide.
  *
  * Units: minor units. Errors: a price below nought, a sale after today. Source: robust statistics (median, median absolute deviation).
  * Example: 260, 290, 300, 310, 1200 → 1200 left out, likely 295.
  */
-function run({ sales, today }: z.output<typeof input>): Comparables {
+function run({ sales: all, today, wanted }: z.output<typeof input>): Comparables {
+  const others = all.flatMap((each) => {
+    const why = unlike(each, wanted);
+    return why ? [{ id: each.id, price: each.price, why }] : [];
+  });
+  const isOther = new Set(others.map(({ id }) => id));
+  const sales = all.filter(({ id }) => !isOther.has(id));
   if (sales.length === 0)
     return {
       range: null,
       used: [],
-      leftOut: [],
+      leftOut: others,
       verdict: 'none',
-      reasons: ['No sold one to compare with yet: sold prices, not asked ones.'],
+      reasons: [
+        others.length > 0
+          ? `No like one among ${others.length}: each differs in kind, class, size or state.`
+          : 'No sold one to compare with yet: sold prices, not asked ones.',
+      ],
       working: [],
     };
   const sorted = sales.map((each) => each.price).sort((a, b) => a - b);
@@ -107,14 +157,23 @@ function run({ sales, today }: z.output<typeof input>): Comparables {
   const alike = sales.filter((each) => !isOut(each.price));
   // Against the newest of them: sales of long ago weigh little against today's, and all the more against one another.
   const fewest = Math.min(...alike.map(({ soldOn }) => halvings(soldOn)));
-  const weighed = alike.map(({ price, soldOn }) => ({ price, weight: 2 ** (fewest - halvings(soldOn)) }));
-  const used = alike.map(({ id, price, soldOn }) => ({ id, price, weight: 2 ** -halvings(soldOn) }));
-  const leftOut = sales
+  const weighed = alike.map((each) => ({
+    price: each.price,
+    weight: 2 ** (fewest - halvings(each.soldOn)) * knownWeight(each, wanted),
+  }));
+  const used = alike.map((each) => ({
+    id: each.id,
+    price: each.price,
+    weight: 2 ** -halvings(each.soldOn) * knownWeight(each, wanted),
+  }));
+  const far = sales
     .filter((each) => isOut(each.price))
     .map(({ id, price }) => ({ id, price, why: 'too far from the others to be the same sort of bicycle' }));
+  const leftOut = [...others, ...far];
   const likely = weightedQuantile(weighed, 0.5);
   const few = used.length < MANY_FROM;
-  const spread = few ? Math.max(0.2 / Math.sqrt(used.length), 0.08) * likely : 0;
+  const enough = used.length >= ENOUGH_FROM;
+  const spread = few ? Math.max((enough ? 0.2 : 0.35) / Math.sqrt(used.length), 0.08) * likely : 0;
   const low = Math.min(weightedQuantile(weighed, 0.1), likely - spread);
   const high = Math.max(weightedQuantile(weighed, 0.9), likely + spread);
   return {
@@ -123,11 +182,18 @@ function run({ sales, today }: z.output<typeof input>): Comparables {
     leftOut,
     verdict: few ? 'few' : 'many',
     reasons: [
-      few
-        ? `Only ${used.length === 1 ? 'one sale' : `${used.length} sales`}: the range is kept wide.`
-        : `${used.length} sales; the middle eight tenths of them.`,
-      ...(leftOut.length > 0
-        ? [`${leftOut.length === 1 ? 'One is' : `${leftOut.length} are`} left out: too far from the others.`]
+      !enough
+        ? `Only ${used.length === 1 ? 'one like sale' : `${used.length} like sales`}: under three, that is not enough to go by, and the range stays wide.`
+        : few
+          ? `Only ${used.length} like sales: the range is kept wide.`
+          : `${used.length} like sales; the middle eight tenths of them.`,
+      ...(others.length > 0
+        ? [
+            `${others.length === 1 ? 'One is' : `${others.length} are`} left out: of another kind, class, size or state.`,
+          ]
+        : []),
+      ...(far.length > 0
+        ? [`${far.length === 1 ? 'One is' : `${far.length} are`} left out: too far from the others.`]
         : []),
     ],
     working: [

@@ -22,6 +22,8 @@ const input = z.strictObject({
         minutes: orderedRange(workMinutes),
         parts: orderedRange(minorUnits),
         source: z._default(z.enum(['new', 'second-hand', 'donor', 'drawer']), 'new'),
+        /** What the one in the drawer cost: it is charged here as it is in the result. */
+        drawerCost: z.optional(minorUnits),
         /** How often it comes out; where it does not, the dearest of the others has to be done after all. */
         works: z._default(z.number().check(z.gte(0.05), z.lte(1)), 1),
       }),
@@ -45,7 +47,7 @@ export interface Weighed {
 }
 
 /**
- * Alternatives of one job weighed: cost = parts·share of the source + minutes·rate + days·worth of a day, and where an option
+ * Alternatives of one job weighed: cost = parts·share of the source (from the drawer: what that one cost) + minutes·rate + days·worth of a day, and where an option
  * may not come out, (1 − works) times the cost of the dearest other, which has to be done after all.
  *
  * Units: minor units, minutes, days. Errors: no option. Source: expected cost.
@@ -55,7 +57,8 @@ function run({ options, ratePerHour, dayWorth }: z.output<typeof input>): Weighe
   const plain = options.map((option) => {
     const { share, days } = SOURCES[option.source];
     const needsParts = option.parts.high > 0;
-    const parts = pertMean(option.parts) * share;
+    const mine = option.source === 'drawer' ? option.drawerCost : undefined;
+    const parts = needsParts && mine !== undefined ? mine : pertMean(option.parts) * share;
     const labour = (pertMean(option.minutes) * ratePerHour) / 60;
     const waitDays = needsParts ? days : 0;
     return { option, parts, labour, waitDays, cost: parts + labour + waitDays * dayWorth };

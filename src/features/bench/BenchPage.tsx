@@ -80,7 +80,9 @@ function OpenBench({ bicycle, task, place }: { bicycle: Bicycle; task: DeclaredT
   const { index, last, go, leave, forward, finished } = useWalk({ bicycle, send }, task, place, steps);
   const owned = steps[index];
   const step = owned?.step;
-  const clock = useBenchClock(bicycle, send, task.timedAs ?? task.stage, step?.place ?? null);
+  // A step of the kept jobs is a job itself.
+  const job = bicycle.jobs.some(({ id, done }) => id === step?.id && !done) ? (step?.id ?? null) : null;
+  const clock = useBenchClock(bicycle, send, task.timedAs ?? task.stage, step?.place ?? null, job);
   const awake = useAwake();
   return (
     <Box sx={{ minHeight: '100dvh', display: 'flex', flexDirection: 'column', bgcolor: 'sheet.paper' }}>

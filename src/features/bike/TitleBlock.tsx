@@ -51,10 +51,13 @@ export function TitleBlock({
   clock: ReactNode;
 }) {
   const { currency } = useSettings();
-  const limit = useAppraisal(bicycle).output?.limit ?? null;
+  const { output, pending } = useAppraisal(bicycle);
+  const limit = output?.limit ?? null;
   const customer = bicycle.purpose === 'customer';
   const most = hush || customer ? null : (limit?.most ?? null);
   const price = priceOf(bicycle);
+  // While it is on its way it is told as that, and not left out.
+  const comes = !hush && !customer && pending && !output && bicycle.appraisal.resale.high > 0;
   const over = most !== null && price.amount !== null && price.amount > most;
   const missing = lookOver?.placesNotLookedAt.length ?? null;
   return (
@@ -70,16 +73,16 @@ export function TitleBlock({
       }}
     >
       <Cell
-        label={most === null ? price.words : `${price.words} / your limit`}
+        label={most === null && !comes ? price.words : `${price.words} / your limit`}
         value={
           <>
             <Box component="span" sx={{ color: over ? stateColour('replace') : undefined }}>
               {price.amount === null ? 'not said' : money(price.amount, currency, true)}
             </Box>
-            {most !== null && (
+            {(most !== null || comes) && (
               <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
                 {' '}
-                / {money(most, currency, true)}
+                / {most === null ? '…' : money(most, currency, true)}
               </Box>
             )}
           </>

@@ -4,6 +4,8 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
+import { STATE_OF_BRIEF } from '@/core/buy/saleStates';
+import { likeOf } from '@/model/buy/like';
 import { dayOf, money } from '@/ui/format';
 import { PriceDots } from '@/ui/PriceDots';
 import { Section } from '@/ui/Section';
@@ -30,15 +32,35 @@ export function Comparables({ bicycle, send }: StageProps) {
         row.kind.frame === bicycle.kind.frame &&
         row.kind.gears === bicycle.kind.gears,
     )
-    .map((row) => ({ id: row.id, label: row.name, price: row.soldFor!.price, soldOn: row.soldFor!.on, from: 'own' }));
+    .map((row) => ({
+      id: row.id,
+      label: row.name,
+      price: row.soldFor!.price,
+      soldOn: row.soldFor!.on,
+      from: 'own',
+      frame: row.kind.frame,
+      use: row.use,
+      ...(row.sizeMm !== null && { sizeMm: row.sizeMm }),
+      state: STATE_OF_BRIEF[row.brief],
+    }));
   const rows = [...own, ...bicycle.comparables.filter((row) => !row.off)];
   const today = useToday();
   const isToCome = (soldOn: string | null) => soldOn !== null && soldOn > today;
   const { output: found } = useReckon('buy.comparables', {
     sales: rows
       .filter((row) => !isToCome(row.soldOn))
-      .map(({ id, label, price, soldOn }) => ({ id, label, price, soldOn })),
+      .map(({ id, label, price, soldOn, frame, use, sizeMm, state }) => ({
+        id,
+        label,
+        price,
+        soldOn,
+        ...(frame && { frame }),
+        ...(use && { use }),
+        ...(sizeMm && { sizeMm }),
+        ...(state && { state }),
+      })),
     today,
+    wanted: likeOf(bicycle),
   });
   const feedAt = bicycle.comparables.findLast((row) => row.from === 'feed')?.at ?? null;
   const ask = async () => {
@@ -115,11 +137,7 @@ export function Comparables({ bicycle, send }: StageProps) {
             own={own}
             typed={bicycle.comparables}
             why={(row) =>
-              isToCome(row.soldOn)
-                ? 'its day is still to come: not counted'
-                : leftOut.has(row.id)
-                  ? 'too far off'
-                  : null
+              isToCome(row.soldOn) ? 'its day is still to come: not counted' : (leftOut.get(row.id) ?? null)
             }
             currency={currency}
             onToggle={(row) =>

@@ -144,7 +144,7 @@ function Figures({ found, currency }: { found: BuyAppraisal | null; currency: st
     <Box>
       <Box sx={{ display: 'flex', gap: 3, alignItems: 'baseline', flexWrap: 'wrap' }}>
         <Box sx={{ fontSize: '2.5rem', fontWeight: 680, lineHeight: 1, letterSpacing: '-0.02em' }}>
-          {money(appraisal.ceiling, currency, true)}
+          {limit.most === null ? '–' : money(limit.most, currency, true)}
         </Box>
         {limit.price && (
           <Box
@@ -197,9 +197,7 @@ export function Door({
   const lift = new Map(found?.appraisal?.drivers.map((driver) => [driver.label, driver.lift]));
   const dearest = [...bad].sort((a, b) => (lift.get(b.label) ?? b.parts.high) - (lift.get(a.label) ?? a.parts.high));
   const { asking } = bicycle.appraisal;
-  const deal = bargain(asking ?? 0, found?.appraisal?.ceiling ?? null, dearest, (minor) =>
-    money(minor, currency, true),
-  );
+  const deal = bargain(asking ?? 0, found?.limit.most ?? null, dearest, (minor) => money(minor, currency, true));
   const groups = [...new Set(lines.map((line) => line.partOf))];
   return (
     <>

@@ -44,11 +44,13 @@ const CHANCES = [
 ] as const;
 function Outcome({
   found,
+  limit,
   price,
   currency,
   stale,
 }: {
   found: Appraisal;
+  limit: Limit['most'];
   /** What the limit is held against; null until somebody has said it. */
   price: Limit['price'];
   currency: string;
@@ -67,7 +69,7 @@ function Outcome({
           justifyContent: 'start',
         }}
       >
-        <BigNumber value={money(found.ceiling, currency, true)} label="your limit" />
+        <BigNumber value={limit === null ? '–' : money(limit, currency, true)} label="your limit" />
         {price && (
           <>
             <BigNumber value={VERDICT_WORDS[found.verdict]} label={at} tone={tone} />
@@ -295,6 +297,7 @@ export function Figures({ bicycle, send, reckoning }: StageProps & { reckoning: 
         {found && (
           <Outcome
             found={found}
+            limit={reckoning.output?.limit.most ?? null}
             price={reckoning.output?.limit.price ?? null}
             currency={currency}
             stale={reckoning.pending}

@@ -1,6 +1,7 @@
 import { localDay } from '@/model/localDay';
 import * as z from 'zod/mini';
-import type { BicycleKind } from '@/core/bicycle';
+import { FRAMES, type BicycleKind } from '@/core/bicycle';
+import { SALE_STATES } from '@/core/buy/saleStates';
 import { soldPrices } from '@/sim/soldPrices';
 
 /** What the feed answers, as it is parsed again when it comes in. */
@@ -12,6 +13,9 @@ export const feedAnswer = z.strictObject({
       label: z.string().check(z.minLength(1), z.maxLength(120)),
       price: z.number().check(z.gte(0), z.lte(1_000_000_000)),
       soldOn: z.iso.date(),
+      frame: z.enum(FRAMES),
+      sizeMm: z.number(),
+      state: z.enum(SALE_STATES),
     }),
   ),
 });

@@ -1,20 +1,22 @@
 'use client';
 import AccessTime from '@mui/icons-material/AccessTime';
+import Pause from '@mui/icons-material/Pause';
 import Button from '@mui/material/Button';
-import { differenceInSeconds, parseISO } from 'date-fns';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { Stage } from '@/model/stages';
-import { workedMinutes } from '@/model/work/hours';
+import { clockNow, workedMinutes } from '@/model/work/hours';
 import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
 import { hours } from '@/ui/format';
+import { useHand } from '../workshop/useHand';
 import { useNow } from '../workshop/useNow';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { useStageLabel } from '../workshop/declared';
 import type { BenchClock } from './useBenchClock';
 
 const ClockMenu = dynamic(() => import('./ClockMenu').then((module) => module.ClockMenu), { ssr: false });
+const TimeDialog = dynamic(() => import('./TimeDialog').then((module) => module.TimeDialog), { ssr: false });
 const IdleQuestion = dynamic(() => import('./IdleQuestion').then((module) => module.IdleQuestion), { ssr: false });
 
 const CORRECTIONS = [-15, -5, 5, 15] as const;
@@ -25,18 +27,21 @@ export function WorkClock({ bicycle, send, stage, clock }: StageProps & { stage:
   const now = useNow(10_000);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const { clock: running } = bicycle;
-  const extra = running ? Math.max(0, differenceInSeconds(now, parseISO(running.startedAt)) / 60) : 0;
+  const extra = clockNow(bicycle, now.getTime());
+  const paused = running?.pausedAt !== undefined;
+  const { name: by } = useHand();
+  const [putting, setPutting] = useState(false);
   const whole = workedMinutes(bicycle) + extra;
   const here = bicycle.minutes.filter((entry) => entry.stage === stage).reduce((sum, entry) => sum + entry.minutes, 0);
-  function correct(by: number): void {
-    if (by > 0) {
+  function correct(more: number): void {
+    if (more > 0) {
       send({
         type: 'putMinutes',
-        entry: { id: newId(), stage, minutes: by, at: nowIso(), place: null },
+        entry: { id: newId(), stage, minutes: more, at: nowIso(), place: null, ...(by && { by }) },
       });
       return;
     }
-    let left = -by;
+    let left = -more;
     for (const entry of bicycle.minutes.filter((row) => row.stage === stage).reverse()) {
       if (left <= 0) return;
       if (entry.minutes <= left) send({ type: 'removeMinutes', entry: entry.id });
@@ -49,7 +54,7 @@ export function WorkClock({ bicycle, send, stage, clock }: StageProps & { stage:
       <Button
         color="inherit"
         onClick={(event) => setAnchor(event.currentTarget)}
-        aria-label={`${hours(Math.floor(whole))} put down${running ? ', the clock runs' : ''}: correct it`}
+        aria-label={`${hours(Math.floor(whole))} put down${running ? (paused ? ', the clock stands still' : ', the clock runs') : ''}: correct it`}
         aria-haspopup="menu"
         sx={{
           p: 0,
@@ -62,7 +67,8 @@ export function WorkClock({ bicycle, send, stage, clock }: StageProps & { stage:
           fontVariantNumeric: 'tabular-nums',
         }}
       >
-        {running && <AccessTime sx={{ fontSize: 18, color: 'primary.main' }} />}
+        {running &&
+          (paused ? <Pause sx={{ fontSize: 18 }} /> : <AccessTime sx={{ fontSize: 18, color: 'primary.main' }} />)}
         {hours(Math.floor(whole))}
       </Button>
       {anchor && (
@@ -73,9 +79,16 @@ export function WorkClock({ bicycle, send, stage, clock }: StageProps & { stage:
           stageLabel={stageLabel(stage)}
           onClose={() => setAnchor(null)}
           onStart={clock.start}
+          paused={paused}
           onStop={clock.stop}
+          onPause={clock.pause}
+          onResume={clock.resume}
+          onPutDown={() => setPutting(true)}
           onCorrect={correct}
         />
+      )}
+      {putting && (
+        <TimeDialog bicycle={bicycle} send={send} entry={null} stage={stage} onClose={() => setPutting(false)} />
       )}
       {clock.idleSince && <IdleQuestion since={clock.idleSince} onAnswer={clock.answer} />}
     </>

@@ -2,25 +2,22 @@
 import { parseISO } from 'date-fns';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { clockMinutes, isIdle } from '@/core/plan/clock';
+import { jobAtHand, runningClock } from '@/model/work/hours';
 import type { Command } from '@/model/commands';
 import type { Bicycle } from '@/model/record';
 import type { Stage } from '@/model/stages';
 import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
 import { useStages } from '../workshop/declared';
+import { useHand } from '../workshop/useHand';
 
 const TOUCH_EVERY_MS = 30_000;
 const LOOK_EVERY_MS = 10_000;
 
 type Clock = NonNullable<Bicycle['clock']>;
 
-const running = (clock: Clock) => ({
-  startedAtMs: parseISO(clock.startedAt).getTime(),
-  activeAtMs: parseISO(clock.activeAt).getTime(),
-});
-
 /** What stops a clock: its minutes fall on the stage and place that it ran for. The same clock gives the same row. */
-function stopped(clock: Clock, minutes: number): Command {
+function stopped(clock: Clock, minutes: number, by: string): Command {
   return {
     type: 'stopClock',
     entry:
@@ -31,6 +28,8 @@ function stopped(clock: Clock, minutes: number): Command {
             minutes: Math.min(minutes, 10_080),
             at: clock.startedAt,
             place: clock.place,
+            ...(clock.job && { job: clock.job }),
+            ...(by && { by }),
           }
         : null,
   };
@@ -42,6 +41,9 @@ export interface BenchClock {
   answer(count: 'all' | 'until-seen' | 'none'): void;
   start(): void;
   stop(): void;
+  /** The clock stands still and goes on; what lies between is never counted. */
+  pause(): void;
+  resume(): void;
 }
 
 /**
@@ -54,22 +56,36 @@ export function useBenchClock(
   send: (command: Command) => void,
   stage: Stage,
   place: string | null,
+  /** The job at hand, where the task knows it. */
+  job: string | null = null,
 ): BenchClock {
   // Buying, deciding and selling are counted when a person says so.
   const runs = useStages().some(({ id, atStand }) => id === stage && atStand);
+  const { name: by } = useHand();
+  const onJob = job ?? jobAtHand(bicycle, place);
   const [idleSince, setIdleSince] = useState<Date | null>(null);
-  const state = useRef({ clock: bicycle.clock, send, asking: false, touched: 0 });
+  const state = useRef({ clock: bicycle.clock, send, by, asking: false, touched: 0 });
   useEffect(() => {
     state.current.clock = bicycle.clock;
     state.current.send = send;
+    state.current.by = by;
   });
 
   const start = useCallback(() => {
-    state.current.send({ type: 'startClock', clock: newId(), at: nowIso(), stage, place });
-  }, [stage, place]);
+    state.current.send({
+      type: 'startClock',
+      clock: newId(),
+      at: nowIso(),
+      stage,
+      place,
+      ...(onJob && { job: onJob }),
+    });
+  }, [stage, place, onJob]);
   const stop = useCallback((until: 'now' | 'seen' = 'now') => {
     const { clock } = state.current;
-    if (clock) state.current.send(stopped(clock, clockMinutes(running(clock), Date.now(), until)));
+    if (!clock) return;
+    const minutes = clockMinutes(runningClock(clock), Date.now(), until);
+    state.current.send(stopped(clock, minutes, state.current.by));
   }, []);
   const ask = useCallback((clock: Clock) => {
     state.current.asking = true;
@@ -79,24 +95,26 @@ export function useBenchClock(
   // A stage or a place of its own is a stretch of its own: the minutes fall on what was at hand.
   useEffect(() => {
     const { clock } = state.current;
-    if (clock && isIdle(running(clock), Date.now())) ask(clock);
-    else if (clock && (clock.stage !== stage || clock.place !== place)) {
+    // A clock that stands still waits for a hand, wherever that turns meanwhile.
+    if (clock?.pausedAt) return;
+    if (clock && isIdle(runningClock(clock), Date.now())) ask(clock);
+    else if (clock && (clock.stage !== stage || clock.place !== place || (clock.job ?? null) !== onJob)) {
       stop();
       if (runs) start();
     } else if (!clock && runs) start();
-  }, [bicycle.id, stage, place, runs, start, stop, ask]);
+  }, [bicycle.id, stage, place, onJob, runs, start, stop, ask]);
 
   useEffect(() => {
     function onTouch(): void {
       const { clock, touched, asking } = state.current;
-      if (!clock || asking || Date.now() - touched < TOUCH_EVERY_MS) return;
-      if (isIdle(running(clock), Date.now())) return ask(clock);
+      if (!clock || clock.pausedAt || asking || Date.now() - touched < TOUCH_EVERY_MS) return;
+      if (isIdle(runningClock(clock), Date.now())) return ask(clock);
       state.current.touched = Date.now();
       state.current.send({ type: 'touchClock', at: nowIso() });
     }
     function onLook(): void {
       const { clock, asking } = state.current;
-      if (clock && !asking && isIdle(running(clock), Date.now())) ask(clock);
+      if (clock && !asking && isIdle(runningClock(clock), Date.now())) ask(clock);
     }
     function onLeave(): void {
       const { clock } = state.current;
@@ -128,5 +146,15 @@ export function useBenchClock(
     },
     start,
     stop: () => stop(),
+    pause: () => state.current.send({ type: 'pauseClock', at: nowIso() }),
+    resume() {
+      const { clock } = state.current;
+      if (!clock) return;
+      if (clock.stage === stage && clock.place === place) state.current.send({ type: 'resumeClock', at: nowIso() });
+      else {
+        stop();
+        start();
+      }
+    },
   };
 }

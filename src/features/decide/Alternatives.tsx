@@ -6,7 +6,8 @@ import type { ProposedJob } from '@/core/decide/jobs';
 import { Choices } from '@/ui/Choices';
 import { hours, money } from '@/ui/format';
 import { useReckon } from '../workshop/useReckon';
-import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
+import { stockCosts, stockFor, takeOne } from '@/model/stock/drawer';
+import { useSettings, useWorkshopState, type StageProps } from '../workshop/WorkshopProvider';
 import { asJob, decidedJob } from '@/model/decide/decided';
 
 const SOURCES = [
@@ -21,8 +22,24 @@ type Source = (typeof SOURCES)[number]['id'];
 export function Alternatives({ ways, bicycle, wage, send }: { ways: ProposedJob[]; wage: number } & StageProps) {
   const { currency } = useSettings();
   const [source, setSource] = useState<Source>('new');
+  const stock = useWorkshopState((state) => state.stock);
+  const summaries = useWorkshopState((state) => state.summaries);
+  /** What the best one in the drawer cost, as it will be charged; null where there is none, or nobody knows. */
+  const drawerCost = (place: string): number | null => {
+    const [best] = stockFor(place, stock);
+    const whole = best && stockCosts(Object.values(stock), summaries).get(best.id);
+    return best && whole != null ? takeOne(best, whole, '', '').cost : null;
+  };
+  const inDrawer = ways.some(({ place, parts }) => parts.high > 0 && drawerCost(place) !== null);
   const { output } = useReckon('decide.weigh', {
-    options: ways.map(({ rule, title, minutes, parts }) => ({ id: rule, label: title, minutes, parts, source })),
+    options: ways.map(({ rule, title, minutes, parts, place }) => ({
+      id: rule,
+      label: title,
+      minutes,
+      parts,
+      source: source === 'drawer' && drawerCost(place) === null ? ('new' as const) : source,
+      ...(source === 'drawer' && drawerCost(place) !== null && { drawerCost: drawerCost(place)! }),
+    })),
     ratePerHour: wage,
   });
   const found = new Map(output?.options.map((option) => [option.id, option]));
@@ -45,7 +62,12 @@ export function Alternatives({ ways, bicycle, wage, send }: { ways: ProposedJob[
           <Box sx={{ fontSize: '0.9rem' }}>{[ways[0]!.because, ...ways[0]!.also].join(' ')}</Box>
           <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>{output?.words}</Box>
         </Box>
-        <Choices<Source> label="Parts from" options={SOURCES} value={source} onChoose={setSource} />
+        <Choices<Source>
+          label="Parts from"
+          options={inDrawer ? SOURCES : SOURCES.filter(({ id }) => id !== 'drawer')}
+          value={source}
+          onChoose={setSource}
+        />
       </Box>
       <Box
         sx={{

@@ -7,7 +7,7 @@ import type { Brief } from '@/core/bicycle';
 import type { Need, ProposedJob } from '@/core/decide/jobs';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Job } from '@/model/decide/part';
-import { asJob, decidedJob, otherJobs } from '@/model/decide/decided';
+import { asJob, asSaidAtBuy, decidedJob, otherJobs } from '@/model/decide/decided';
 import { wageOf } from '@/model/money/questions';
 import { workedMinutes } from '@/model/work/hours';
 import { newId } from '@/store/browser';
@@ -219,7 +219,7 @@ export function Decide({ bicycle, send }: StageProps) {
   const today = useToday();
   const [tried, setTried] = useState<Record<string, boolean> | null>(null);
   const customer = bicycle.purpose === 'customer';
-  const proposed = (jobs ?? []).filter((job) => !customer || job.rule !== 'ordinary');
+  const proposed = asSaidAtBuy(bicycle, jobs ?? []).filter((job) => !customer || job.rule !== 'ordinary');
   const decidedOf = (job: ProposedJob) => decidedJob(bicycle.jobs, job);
   const others = jobs ? otherJobs(bicycle.jobs, proposed) : [];
   const kept = bicycle.jobs.filter((job) => job.decision === 'keep');

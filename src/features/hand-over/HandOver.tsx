@@ -5,32 +5,34 @@ import Typography from '@mui/material/Typography';
 import { resultInput } from '@/model/money/questions';
 import { boltsInput } from '@/model/rebuild/questions';
 import { workedMinutes } from '@/model/work/hours';
-import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
-import { dayOf, hours, money, percent } from '@/ui/format';
+import { hours, money, percent } from '@/ui/format';
 import { ReadingField } from '@/ui/ReadingField';
 import { BigNumber, Section } from '@/ui/Section';
 import { stateColour } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';
-import { useStageLabel } from '../workshop/declared';
 import { useFindings } from '../workshop/useFindings';
 import { useReady } from '../prove/useReady';
 import { useNow } from '../workshop/useNow';
 import { useReckon } from '../workshop/useReckon';
 import { useToday } from '../workshop/useToday';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
+import { HoursByJob } from './HoursByJob';
 import { MoneyLines } from './MoneyLines';
 import { saveServices } from '../overhaul/serviceCalendar';
 import { useServices } from '../overhaul/useServices';
 import { PrintSheet } from './PrintSheet';
 import { WaysOut } from './WaysOut';
-import { Disclosure } from '@/ui/Disclosure';
 import { TextInput } from '@/ui/TextInput';
+
+/** Under an hour of work a figure an hour says nothing. */
+const LEAST_HOUR = 60;
 
 function Earned({ bicycle }: Pick<StageProps, 'bicycle'>) {
   const settings = useSettings();
   const { currency } = settings;
   const { output: result, errors } = useReckon('money.result', resultInput(bicycle, settings));
+  const worked = workedMinutes(bicycle);
   if (errors.length)
     return (
       <Typography role="alert" color="error">
@@ -53,8 +55,11 @@ function Earned({ bicycle }: Pick<StageProps, 'bicycle'>) {
           label="profit"
           tone={result.profit !== null && result.profit < 0 ? stateColour('unsafe') : undefined}
         />
-        <BigNumber value={result.hourly === null ? '–' : money(result.hourly, currency)} label="an hour" />
-        <BigNumber value={hours(workedMinutes(bicycle))} label="of work" />
+        <BigNumber
+          value={result.hourly === null || worked < LEAST_HOUR ? '–' : money(result.hourly, currency)}
+          label={worked < LEAST_HOUR ? 'an hour: under an hour is put down' : 'an hour'}
+        />
+        <BigNumber value={hours(worked)} label="of work" />
         <BigNumber value={money(result.outlay, currency)} label="laid out" />
       </Box>
       <Typography sx={{ mt: 1.5 }}>
@@ -69,7 +74,6 @@ function Earned({ bicycle }: Pick<StageProps, 'bicycle'>) {
 
 /** Cost, hours, what it earned, and the sheet that goes with it. */
 export function HandOver({ bicycle, send }: StageProps) {
-  const stageLabel = useStageLabel();
   const settings = useSettings();
   const { currency } = settings;
   const now = useNow(60_000);
@@ -123,43 +127,8 @@ export function HandOver({ bicycle, send }: StageProps) {
               value={bicycle.sale.fee}
               onCommit={(fee) => send({ type: 'setSale', changes: { fee } })}
             />
-            <ReadingField
-              label="More minutes"
-              kind="number"
-              unit="min"
-              keepEmpty
-              value={null}
-              onCommit={(minutes) =>
-                send({
-                  type: 'putMinutes',
-                  entry: { id: newId(), stage: 'hand-over', place: null, minutes, at: nowIso() },
-                })
-              }
-              refuse={(m) => (m <= 0 || m > 10_080 ? 'more than nothing, a week at most' : null)}
-              help="Enter adds them"
-            />
           </Box>
-          {bicycle.minutes.length > 0 && (
-            <Disclosure
-              summary={
-                <>
-                  {hours(workedMinutes(bicycle))} in {bicycle.minutes.length} entries
-                </>
-              }
-            >
-              {bicycle.minutes.map((entry) => (
-                <Box key={entry.id} sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
-                  <Box sx={{ width: 90, fontWeight: 620 }}>{hours(entry.minutes)}</Box>
-                  <Box sx={{ flex: 1 }}>
-                    {stageLabel(entry.stage)}, {dayOf(entry.at)}
-                  </Box>
-                  <Button size="small" color="inherit" onClick={() => send({ type: 'removeMinutes', entry: entry.id })}>
-                    Remove
-                  </Button>
-                </Box>
-              ))}
-            </Disclosure>
-          )}
+          <HoursByJob bicycle={bicycle} send={send} />
         </Section>
         <Section title="Parts and consumables">
           <MoneyLines bicycle={bicycle} send={send} />

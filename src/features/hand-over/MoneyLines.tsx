@@ -2,9 +2,13 @@
 import { own } from '@/core/own';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useState } from 'react';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useEffect, useState } from 'react';
 import { chargedShare } from '@/core/money/share';
 import type { MoneyLine } from '@/model/money/part';
+import { roadLines } from '@/model/money/questions';
+import { restId, restOf } from '@/model/stock/rest';
 import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
 import { Choices } from '@/ui/Choices';
@@ -20,16 +24,19 @@ const KINDS = [
   { id: 'other', label: 'Other' },
 ] as const;
 
-/** The rest of a pack is put down once, however often it is asked. */
-const restId = (line: MoneyLine) => `rest-${line.id}`.slice(0, 64);
-
-function LineRow({ send, line }: Pick<StageProps, 'send'> & { line: MoneyLine }) {
+function LineRow({ send, line, place }: Pick<StageProps, 'send'> & { line: MoneyLine; place: string }) {
   const { currency } = useSettings();
   const charged = chargedShare(line);
   const left = line.paid - charged;
   const workshop = useWorkshop();
   const kept = useWorkshopState((state) => own(state.stock, restId(line)));
   const rest = line.packQty - line.usedQty;
+  // A line of a bicycle that came from elsewhere has no rest in this drawer yet.
+  useEffect(() => {
+    if (rest <= 0 || kept) return;
+    const row = restOf(line, undefined, place, nowIso());
+    if (row) void workshop.putStock([row]);
+  }, [workshop, line, rest, kept, place]);
   return (
     <Box
       component="li"
@@ -56,42 +63,23 @@ function LineRow({ send, line }: Pick<StageProps, 'send'> & { line: MoneyLine })
       </Box>
       <Box sx={{ textAlign: 'right', fontWeight: 640 }}>{money(charged, currency)}</Box>
       {rest > 0 && (
-        <Box sx={{ gridColumn: '1 / -1', mt: -0.5, fontSize: '0.9rem' }}>
-          {kept ? (
-            'The rest is in the drawer.'
-          ) : (
-            <Button
-              size="small"
-              color="inherit"
-              onClick={() =>
-                void workshop.putStock([
-                  {
-                    id: restId(line),
-                    label: line.label,
-                    place: 'frame',
-                    size: '',
-                    state: 'new',
-                    from: 'the rest of a pack',
-                    bicycle: null,
-                    quantity: rest,
-                    worth: left,
-                    cost: left,
-                    at: nowIso(),
-                    goneAt: null,
-                  },
-                ])
-              }
-            >
-              The rest, {Math.round(rest * 1000) / 1000}, into the drawer
-            </Button>
-          )}
+        <Box sx={{ gridColumn: '1 / -1', mt: -0.5, fontSize: '0.9rem', color: 'text.secondary' }}>
+          {kept && kept.goneAt === null
+            ? `The rest, ${Math.round(kept.quantity * 1000) / 1000}, lies in the drawer.`
+            : kept
+              ? 'The rest has been used.'
+              : 'The rest is put into the drawer…'}
         </Box>
       )}
       <Button
         size="small"
         color="inherit"
         aria-label={`Remove ${line.label}`}
-        onClick={() => send({ type: 'removeLine', line: line.id })}
+        onClick={() => {
+          send({ type: 'removeLine', line: line.id });
+          const none = restOf({ ...line, usedQty: line.packQty }, kept, 'frame', nowIso());
+          if (none) void workshop.putStock([none]);
+        }}
       >
         Remove
       </Button>
@@ -107,10 +95,25 @@ export function MoneyLines({ bicycle, send }: StageProps) {
   const [paid, setPaid] = useState<number | null>(null);
   const [packQty, setPackQty] = useState(1);
   const [usedQty, setUsedQty] = useState(1);
+  const [job, setJob] = useState('');
+  const jobs = bicycle.jobs.filter(({ decision }) => decision === 'keep');
+  const placeOf = (line: MoneyLine) => bicycle.jobs.find(({ id }) => id === line.job)?.place ?? 'frame';
   const ready = label.trim() !== '' && paid !== null && usedQty <= packQty;
   const add = () => {
     if (!ready) return;
-    send({ type: 'putLine', line: { id: newId(), label: label.trim().slice(0, 120), kind, paid, packQty, usedQty } });
+    send({
+      type: 'putLine',
+      line: {
+        id: newId(),
+        label: label.trim().slice(0, 120),
+        kind,
+        paid,
+        packQty,
+        usedQty,
+        ...(job !== '' && { job }),
+      },
+    });
+    setJob('');
     setLabel('');
     setPaid(null);
     setPackQty(1);
@@ -119,8 +122,19 @@ export function MoneyLines({ bicycle, send }: StageProps) {
   return (
     <>
       <RuledList>
+        {roadLines(bicycle).map((line) => (
+          <Box component="li" key={line.label} sx={{ py: 1, display: 'flex', justifyContent: 'space-between', gap: 2 }}>
+            <Box>
+              <b>{line.label}</b>
+              <Box sx={{ fontSize: '0.86rem', color: 'text.secondary' }}>
+                {bicycle.lead.distanceKm} km each way, as it stands at the lead
+              </Box>
+            </Box>
+            <Box sx={{ fontWeight: 640 }}>{money(line.paid, currency)}</Box>
+          </Box>
+        ))}
         {bicycle.lines.map((line) => (
-          <LineRow key={line.id} send={send} line={line} />
+          <LineRow key={line.id} send={send} line={line} place={placeOf(line)} />
         ))}
       </RuledList>
       <Box
@@ -171,6 +185,23 @@ export function MoneyLines({ bicycle, send }: StageProps) {
           refuse={(n) => (n > packQty ? `only ${packQty} in the pack` : null)}
         />
         <Choices label="Kind" options={KINDS} value={kind} onChoose={(chosen) => setKind(chosen)} />
+        {jobs.length > 0 && (
+          <TextField
+            select
+            label="For which job"
+            value={job}
+            onChange={({ target }) => setJob(target.value)}
+            slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+            sx={{ width: 220 }}
+          >
+            <MenuItem value="">None of them</MenuItem>
+            {jobs.map(({ id, title }) => (
+              <MenuItem key={id} value={id}>
+                {title}
+              </MenuItem>
+            ))}
+          </TextField>
+        )}
         <Button variant="outlined" disabled={!ready} onClick={add}>
           Put it down
         </Button>

@@ -47,6 +47,7 @@ export function FromStock({ job, send }: Pick<StageProps, 'send'> & { job: Job }
                       paid: one,
                       packQty: 1,
                       usedQty: 1,
+                      job: job.id,
                     },
                   });
                 })

@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import { PURPOSES } from '../purposes';
 import { bicycleKind, BRIEFS } from '@/core/bicycle';
+import { USES } from '@/core/buy/saleStates';
 import { CONVENTIONS } from '@/core/buy/conventions';
 import { at, label, text } from '../fields';
 import { fields, value } from '../leaf';
@@ -16,7 +17,7 @@ export const frameSize = z.strictObject({
   sizeMm: z.nullable(z.number().check(z.gte(250), z.lte(720))),
   convention: z.enum(CONVENTIONS),
   standoverMm: z.nullable(z.number().check(z.gte(300), z.lte(1000))),
-  use: z.enum(['road', 'touring', 'city', 'mountain', 'small-wheel']),
+  use: z.enum(USES),
 });
 
 /** How it will be ridden: what an interval of service follows from. */

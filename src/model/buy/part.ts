@@ -1,4 +1,6 @@
 import * as z from 'zod/mini';
+import { FRAMES } from '@/core/bicycle';
+import { SALE_STATES, USES } from '@/core/buy/saleStates';
 import { minorUnits, orderedRange, workMinutes } from '@/core/fields';
 import { at, id, label, person, text } from '../fields';
 import { fields, rows, value } from '../leaf';
@@ -34,6 +36,11 @@ export const comparable = z.strictObject({
   at: z.nullable(at),
   /** Left out on purpose. */
   off: z.boolean(),
+  /** What it was, as far as anybody knows. */
+  frame: z.optional(z.enum(FRAMES)),
+  use: z.optional(z.enum(USES)),
+  sizeMm: z.optional(z.number().check(z.gte(250), z.lte(720))),
+  state: z.optional(z.enum(SALE_STATES)),
 });
 
 /** What is known of a bicycle before the drive, as the advertisement and the seller tell it. */

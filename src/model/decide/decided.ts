@@ -1,4 +1,5 @@
 import type { ProposedJob } from '@/core/decide/jobs';
+import type { Bicycle } from '../record';
 import type { Job } from './part';
 
 type Names = Pick<ProposedJob, 'rule' | 'aka'>;
@@ -39,4 +40,20 @@ export function asJob(proposed: ProposedJob): Job {
 export function otherJobs(jobs: readonly Job[], proposed: readonly Names[]): Job[] {
   const names = namesOf(proposed);
   return jobs.filter(({ id }) => !names.has(id));
+}
+
+/**
+ * Proposals with the figures that were put right at Buy: the ordinary work is one line wherever it is told, and where it was
+ * left out there it is proposed no more. Example: ordinary work of 4 h at Buy is 4 h at Decide.
+ */
+export function asSaidAtBuy(
+  { appraisal, jobs }: Pick<Bicycle, 'appraisal' | 'jobs'>,
+  proposed: readonly ProposedJob[],
+): ProposedJob[] {
+  const line = appraisal.lines.find(({ id }) => id === 'ordinary');
+  return proposed.flatMap((job) => {
+    if (job.rule !== 'ordinary') return [job];
+    if (line) return [{ ...job, minutes: line.minutes, parts: line.parts }];
+    return decidedJob(jobs, job) ? [job] : [];
+  });
 }

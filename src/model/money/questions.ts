@@ -1,4 +1,5 @@
 import type { ResultInput } from '@/core/money/result';
+import { roadCost } from '../buy/road';
 import type { Bicycle } from '../record';
 import type { WorkshopSettings } from '../settings/settings';
 import { workedMinutes } from '../work/hours';
@@ -20,13 +21,25 @@ export function resultInput(bicycle: Bicycle, settings: WorkshopSettings): Resul
     sale: bicycle.sale.price,
     fee: bicycle.sale.fee,
     purchase: bicycle.purchase?.paid ?? 0,
-    lines: bicycle.lines.map(({ label, kind, paid, packQty, usedQty }) => ({ label, kind, paid, packQty, usedQty })),
+    lines: [
+      ...bicycle.lines.map(({ label, kind, paid, packQty, usedQty }) => ({ label, kind, paid, packQty, usedQty })),
+      ...roadLines(bicycle),
+    ],
     minutes: workedMinutes(bicycle),
     labourPerHour: settings.labourPerHour,
   };
 }
 
-/** What has been spent: the purchase, everything paid for and the selling fee. Minor units. */
-export function spent(bicycle: Pick<Bicycle, 'purchase' | 'lines' | 'sale'>): number {
-  return (bicycle.purchase?.paid ?? 0) + bicycle.lines.reduce((sum, line) => sum + line.paid, 0) + bicycle.sale.fee;
+/** The road to the seller and back as a line of the result, once it led to a purchase; none where no distance is known. */
+export function roadLines({ lead, purchase }: Pick<Bicycle, 'lead' | 'purchase'>) {
+  const paid = purchase ? roadCost(lead) : 0;
+  return paid > 0
+    ? [{ label: 'The road to the seller and back', kind: 'other' as const, paid, packQty: 1, usedQty: 1 }]
+    : [];
+}
+
+/** What has been spent: the purchase, the road to it, everything paid for and the selling fee. Minor units. */
+export function spent(bicycle: Pick<Bicycle, 'lead' | 'purchase' | 'lines' | 'sale'>): number {
+  const lines = [...bicycle.lines, ...roadLines(bicycle)];
+  return (bicycle.purchase?.paid ?? 0) + lines.reduce((sum, line) => sum + line.paid, 0) + bicycle.sale.fee;
 }

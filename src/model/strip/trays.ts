@@ -17,6 +17,10 @@ export function doneSteps(bicycle: Bicycle): { place: string; step: string }[] {
   return bicycle.trays.flatMap((tray) => tray.doneSteps.map((step) => ({ place: tray.place, step })));
 }
 
+/** The tray that the work at a place goes through, as far as one end's or one side's parts come off together. */
+export const trayOfJob = (place: string): string =>
+  place.startsWith('pads.') ? place.replace('pads', 'brake') : place === 'crank.left' ? 'crank.right' : place;
+
 type Slots = Pick<Tray, 'off' | 'backIn' | 'leftOff'>;
 
 /** The parts that came off, in the order in which they did. */

@@ -22,6 +22,26 @@ export const commands = [
     },
   }),
   defineCommand({
+    type: 'pauseClock',
+    schema: { at },
+    quiet: true,
+    apply({ clock }, { at: when }) {
+      if (clock) clock.pausedAt ??= when;
+    },
+  }),
+  defineCommand({
+    type: 'resumeClock',
+    schema: { at },
+    quiet: true,
+    apply({ clock }, { at: when }) {
+      if (clock?.pausedAt === undefined) return;
+      const stood = Math.max(0, Date.parse(when) - Date.parse(clock.pausedAt)) / 60_000;
+      clock.pausedMinutes = (clock.pausedMinutes ?? 0) + stood;
+      clock.activeAt = when;
+      delete clock.pausedAt;
+    },
+  }),
+  defineCommand({
     type: 'stopClock',
     schema: { entry: z.nullable(minutesEntry) },
     quiet: true,
