@@ -15,7 +15,11 @@ export interface HouseRule {
     | 'school'
     | 'frontBrakeHand'
     | 'wrenchEverywhere'
-    | 'secondEyes';
+    | 'secondEyes'
+    | 'taper'
+    | 'chainRenewal'
+    | 'tyreGap'
+    | 'tyreAge';
   title: string;
   options: RuleOption[];
 }
@@ -109,6 +113,54 @@ export const HOUSE_RULES: HouseRule[] = [
         value: 'yes',
         label: 'A second person too',
         words: 'Nobody sees their own slip: another person signs as well.',
+      },
+    ],
+  },
+  {
+    key: 'taper',
+    title: 'A square taper goes together',
+    options: [
+      { value: 'greased', label: 'With a film of grease', words: 'It seats at its torque and comes off again.' },
+      { value: 'dry', label: 'Dry', words: 'Clean and dry, so that nothing lets it creep further up.' },
+    ],
+  },
+  {
+    key: 'chainRenewal',
+    title: 'A worn chain is renewed',
+    options: [
+      {
+        value: 'at-limit',
+        label: 'At its limit',
+        words: 'The table’s limit of its class: the most of the chain is used.',
+      },
+      {
+        value: 'early',
+        label: 'Early, when it is near',
+        words: 'From where it is near its limit: the cogs are saved and take two or three chains.',
+      },
+    ],
+  },
+  {
+    key: 'tyreGap',
+    title: 'Room beside a tyre',
+    options: [
+      { value: 'usual', label: 'Three millimetres', words: 'Enough for a dry road and a wheel that is true.' },
+      { value: 'wide', label: 'Six millimetres', words: 'Mud, grit and a spoke that breaks far from home.' },
+    ],
+  },
+  {
+    key: 'tyreAge',
+    title: 'An old tyre',
+    options: [
+      {
+        value: 'condition',
+        label: 'Is judged by what it shows',
+        words: 'Age alone condemns nothing: cracks, hard rubber and beads do.',
+      },
+      {
+        value: 'age',
+        label: 'Is renewed at its age',
+        words: 'From the age in the table it is renewed, whatever it shows.',
       },
     ],
   },

@@ -79,6 +79,44 @@ describe('hours that keep themselves', () => {
     // The menu comes when it is opened.
     await act(async () => void (await import('./clock/ClockMenu')));
   };
+  test('the clock stands still at a tap and goes on at the next; what lies between is not counted', async () => {
+    const { record } = await drawStage(bench('strip'));
+    await pass(6);
+    await openMenu();
+    act(() => screen.getByRole('menuitem', { name: 'Pause the clock' }).click());
+    await pass(40);
+    expect(screen.queryByRole('dialog')).toBeNull();
+    await openMenu();
+    act(() => screen.getByRole('menuitem', { name: 'Go on' }).click());
+    await pass(4);
+    act(() => void window.dispatchEvent(new Event('pagehide')));
+    expect(record().minutes[0]!.minutes).toBeCloseTo(10, 1);
+  });
+
+  test('minutes fall on the job that was kept at the place at hand, and on whoever is at the bench', async () => {
+    const { record } = await drawStage(bench('overhaul', 'hub.front'), [
+      {
+        type: 'decideJob',
+        job: {
+          id: 'hub-front-open',
+          rule: 'hub-front-open',
+          title: 'Open and overhaul the front hub',
+          place: 'hub.front',
+          minutes: { low: 45, likely: 70, high: 110 },
+          parts: { low: 0, likely: 0, high: 0 },
+          decision: 'keep',
+          reason: '',
+          done: false,
+          approval: null,
+          declined: null,
+        },
+      },
+    ]);
+    await pass(6);
+    act(() => void window.dispatchEvent(new Event('pagehide')));
+    expect(record().minutes).toMatchObject([{ job: 'hub-front-open', place: 'hub.front', by: 'The mechanic' }]);
+  });
+
   test('one tap corrects, and what is taken off comes off the last entries first', async () => {
     const entry = (id: string, minutes: number) =>
       ({ type: 'putMinutes', entry: { id, stage: 'strip', minutes, at: START.toISOString(), place: null } }) as const;

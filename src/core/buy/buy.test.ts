@@ -210,9 +210,50 @@ describe('what like ones fetched', () => {
   });
   test('few sales keep the range wide, none give none', () => {
     const found = ok(buyComparables, { sales: sales([30000]), today });
-    expect(found.range).toEqual({ low: 24000, likely: 30000, high: 36000 });
+    expect(found.range).toEqual({ low: 19500, likely: 30000, high: 40500 });
     expect(found.verdict).toBe('few');
+    expect(found.reasons[0]).toMatch(/under three, that is not enough/);
+    const three = ok(buyComparables, { sales: sales([30000, 30000, 30000]), today });
+    expect(three.reasons[0]).not.toMatch(/not enough/);
+    expect(three.range!.high - three.range!.low).toBeLessThan(found.range!.high - found.range!.low);
     expect(ok(buyComparables, { sales: [], today }).range).toBeNull();
+  });
+  test('sold prices come from like ones: another frame, class, size or state is left out and says why', () => {
+    const wanted = { frame: 'diamond', use: 'touring', sizeMm: 560, state: 'rideable' };
+    const [like] = sales([30000]);
+    const found = ok(buyComparables, {
+      today,
+      wanted,
+      sales: [
+        { ...like, ...wanted, id: 'like' },
+        { ...like, ...wanted, id: 'size', sizeMm: 610, price: 90000 },
+        { ...like, ...wanted, id: 'near', sizeMm: 590 },
+        { ...like, ...wanted, id: 'frame', frame: 'mixte' },
+        { ...like, ...wanted, id: 'use', use: 'road' },
+        { ...like, ...wanted, id: 'state', state: 'restored' },
+      ],
+    });
+    expect(found.used.map(({ id }) => id)).toEqual(['like', 'near']);
+    expect(Object.fromEntries(found.leftOut.map(({ id, why }) => [id, why]))).toEqual({
+      size: 'another size',
+      frame: 'another kind of frame',
+      use: 'another class of bicycle',
+      state: 'sold in another state',
+    });
+  });
+  test('what nobody knows of a sale counts half for each thing, and never leaves it out', () => {
+    const wanted = { frame: 'diamond', sizeMm: 560 };
+    const [sold] = sales([30000]);
+    const weight = (more: object) =>
+      ok(buyComparables, { today, wanted, sales: [{ ...sold, soldOn: today, ...more }] }).used[0]!.weight;
+    expect(weight({ frame: 'diamond', sizeMm: 560 })).toBeCloseTo(1, 9);
+    expect(weight({ frame: 'diamond' })).toBeCloseTo(0.5, 9);
+    expect(weight({})).toBeCloseTo(0.25, 9);
+  });
+  test('with none but unlike ones there is no range', () => {
+    const [sold] = sales([30000]);
+    const found = ok(buyComparables, { today, wanted: { frame: 'diamond' }, sales: [{ ...sold, frame: 'mixte' }] });
+    expect(found).toMatchObject({ range: null, verdict: 'none' });
   });
   test('the range is in order and in whole units whatever was sold', () => {
     for (let seed = 1; seed < 60; seed++) {

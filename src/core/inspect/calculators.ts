@@ -1,3 +1,4 @@
+import { inspectAlignment } from './alignment';
 import { inspectChainWear } from './chainWear';
 import { inspectChecks } from './checks';
 import { inspectCrankPlay } from './crankPlay';
@@ -31,4 +32,5 @@ export const calculators = [
   inspectOpenComplaints,
   inspectLookOver,
   inspectChecks,
+  inspectAlignment,
 ] as const;

@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { ruleWords } from '../houseRules';
 import { defineCalculator, rule } from '../calculator';
 import { atLeast, moreThan, plainZero, roundTo } from '../numbers';
 import { row, type Judged } from '../verdict';
@@ -27,6 +28,7 @@ const shape = z
     lengthMm: z
       .optional(z.number().check(z.gt(0), z.lte(6000)))
       .check(z.describe('pin centre to pin centre under light tension')),
+    renewEarly: z._default(z.boolean(), false).check(z.describe('the house rule: a chain near its limit is renewed')),
     readingErrorMm: z._default(z.number().check(z.gt(0), z.lte(10)), 0.5),
     gauge: z
       .optional(
@@ -119,6 +121,7 @@ function limitsFor(value: Pick<Shape, 'chain' | 'limits'>) {
  * percent = (length/(12.7·pitches) − 1)·100; plusMinus = readingError/(12.7·pitches)·100.
  * At or over the limits of its class: chain, prove the cogs, cogs done; near from 0.8 of the chain limit.
  * Over 2 % by a rule the verdict stands, and the first reason asks for a recount, with the count that would be plausible.
+ * Where the house renews early, near is replaced.
  * A gauge replaces by the figure that drops in; it is near by the smallest figure that does not.
  *
  * Units: mm and percent. Errors: neither or both ways of measuring, a miscount (outside −0.5…5 %).
@@ -139,8 +142,11 @@ function run(reading: Shape): ChainWear {
       : atLeast(percent, limits.chain)
         ? 'replace-chain'
         : atLeast(nearBy, NEAR_SHARE * limits.chain)
-          ? 'near'
+          ? reading.renewEarly
+            ? 'replace-chain'
+            : 'near'
           : 'sound';
+  const isEarly = verdict === 'replace-chain' && !atLeast(percent, limits.chain);
 
   const shown = roundTo(percent, 2);
   const from = reading.limits?.replaceAtPercent === undefined ? 'the table' : 'the paper given';
@@ -155,7 +161,12 @@ function run(reading: Shape): ChainWear {
     reasons.push(`${shown} % is past ${limits.done} %: a new chain will not run on these cogs.`);
   if (verdict === 'replace-chain-prove-cogs')
     reasons.push(`${shown} % is past ${limits.prove} %: change the chain and prove the cogs under load.`);
-  if (verdict === 'replace-chain')
+  if (isEarly)
+    reasons.push(
+      `${shown} % is not far from the ${limits.chain} % limit: renewed now, the cogs are saved.`,
+      `House rule: ${ruleWords('chainRenewal', 'early').toLowerCase()}.`,
+    );
+  else if (verdict === 'replace-chain')
     reasons.push(`${shown} % has reached the ${limits.chain} % limit: changed now, the cogs are saved.`);
   if (verdict === 'near') {
     reasons.push(

@@ -53,6 +53,10 @@ export interface Check {
 /** The row of the wear table that the hollow of a braked rim is held against. */
 export const RIM_HOLLOW = { part: 'alloy rim, rim brake', check: 'hollow under a straight edge, each side' } as const;
 
+/** The rows of the wear table that room beside a tyre is held against, by the house rule. */
+export const TYRE_GAP = 'room beside it, each side';
+export const WIDE_TYRE_GAP = 'room beside it, each side, wide';
+
 /** The row of the wear table that a brake pad is held against: rubber over the holder, or pad with its backing. */
 export function padLimit(brakes: BicycleKind['brakes']): { part: string; check: string } {
   return brakes === 'disc'

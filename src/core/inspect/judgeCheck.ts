@@ -9,7 +9,7 @@ import { stateOf } from '../vocabulary/verdicts';
 import { stateLabel, type StateId } from '../vocabulary/vocabulary';
 import { row, type WorkingRow } from '../verdict';
 import { inspectChainWear } from './chainWear';
-import { padLimit, RIM_HOLLOW, type Check } from './check';
+import { padLimit, RIM_HOLLOW, TYRE_GAP, WIDE_TYRE_GAP, type Check } from './check';
 import type { Evidence } from './evidence';
 import { inspectCrankPlay } from './crankPlay';
 import { inspectDisc } from './disc';
@@ -127,7 +127,7 @@ function judgeReadings(check: Check, seen: Evidence, bench: Bench): Judgement | 
   switch (check.kind) {
     case 'reading':
       return seen.readingsMm?.length
-        ? judge(inspectWearLimit, { ...check.limit, reading: gravestReading(check, seen.readingsMm) })
+        ? judge(inspectWearLimit, { ...limitAt(check, bench), reading: gravestReading(check, seen.readingsMm) })
         : null;
     case 'rim-hollow':
       return seen.readingsMm?.length
@@ -159,16 +159,24 @@ function judgeReadings(check: Check, seen: Evidence, bench: Bench): Judgement | 
       return question && judge(inspectSpokeMap, question);
     }
     case 'tyre-age':
-      return seen.code && bench.today ? judge(inspectTyreAge, { code: seen.code, today: bench.today }) : null;
+      return seen.code && bench.today
+        ? judge(inspectTyreAge, { code: seen.code, today: bench.today, renewAtAge: bench.rules.tyreAge === 'age' })
+        : null;
     case 'chain':
       if (seen.dropsInAtPercent !== undefined)
         return judge(inspectChainWear, {
           chain: kind.chain,
+          renewEarly: bench.rules.chainRenewal === 'early',
           gauge: { dropsInAtPercent: seen.dropsInAtPercent, notAtPercent: seen.notAtPercent ?? null },
         });
       return seen.lengthMm === undefined
         ? null
-        : judge(inspectChainWear, { chain: kind.chain, pitches: seen.pitches, lengthMm: seen.lengthMm });
+        : judge(inspectChainWear, {
+            chain: kind.chain,
+            renewEarly: bench.rules.chainRenewal === 'early',
+            pitches: seen.pitches,
+            lengthMm: seen.lengthMm,
+          });
     case 'crank':
       return seen.left && seen.right
         ? judge(inspectCrankPlay, { left: seen.left, right: seen.right, crankType: kind.cranks })
@@ -176,6 +184,11 @@ function judgeReadings(check: Check, seen: Evidence, bench: Bench): Judgement | 
     default:
       return null;
   }
+}
+
+/** The row of the wear table that a check is held against: room beside a tyre by the house's own rule. */
+function limitAt({ limit }: Check, { rules }: Bench): Check['limit'] {
+  return limit?.check === TYRE_GAP && rules.tyreGap === 'wide' ? { ...limit, check: WIDE_TYRE_GAP } : limit;
 }
 
 /** Of several readings the one that decides: the least of what wears thin, the most of what grows. */

@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
+import { ruleWords } from '../houseRules';
 import { daysBetween, mondayOf } from '../days';
 import { atLeast, roundTo } from '../numbers';
 import { row, type Judged } from '../verdict';
@@ -12,6 +13,7 @@ const shape = z.strictObject({
       z.regex(/^(0[1-9]|[1-4]\d|5[0-3])\d{2}$/, { error: 'four figures, week then year: 2318 is week 23 of 2018' }),
     ),
   today: z.iso.date(),
+  renewAtAge: z._default(z.boolean(), false).check(z.describe('the house rule: at its age a tyre is renewed')),
 });
 
 const DAYS_A_YEAR = 365.25;
@@ -31,7 +33,7 @@ const input = rule(
   'that week has not come yet: read the four figures again',
 );
 
-export interface TyreAge extends Judged<'sound' | 'near' | 'renew'> {
+export interface TyreAge extends Judged<'sound' | 'near' | 'renew' | 'renew-for-age'> {
   years: number;
   madeOn: string;
 }
@@ -42,12 +44,14 @@ export interface TyreAge extends Judged<'sound' | 'near' | 'renew'> {
  * Units: years. Errors: no such week, a week still to come. Source: the wear limit table (age since made).
  * Example: 2318 seen in November 2026 → 8.5 years, near.
  */
-function run({ code, today }: z.output<typeof shape>): TyreAge {
+function run({ code, today, renewAtAge }: z.output<typeof shape>): TyreAge {
   const madeOn = mondayOf(Number(code.slice(0, 2)), yearOf(code, today));
   const years = daysBetween(madeOn, today) / DAYS_A_YEAR;
   const limits = wearLimits.find((line) => line.part === 'tyre' && line.check === 'age since made')!;
   const verdict = atLeast(years, limits.thresholdRenew!)
-    ? 'renew'
+    ? renewAtAge
+      ? 'renew-for-age'
+      : 'renew'
     : atLeast(years, limits.thresholdWarn!)
       ? 'near'
       : 'sound';
@@ -61,8 +65,11 @@ function run({ code, today }: z.output<typeof shape>): TyreAge {
           ? `under the ${limits.thresholdWarn} from which it is watched.`
           : verdict === 'near'
             ? `watched from ${limits.thresholdWarn}, renewed at ${limits.thresholdRenew}.`
-            : `from ${limits.thresholdRenew} it is looked at hard. Age alone condemns nothing: deep cracks, hard rubber, a bad bead or cord do.`
+            : verdict === 'renew'
+              ? `from ${limits.thresholdRenew} it is looked at hard. Age alone condemns nothing: deep cracks, hard rubber, a bad bead or cord do.`
+              : `from ${limits.thresholdRenew} it is renewed here, whatever it shows.`
       }`,
+      ...(verdict === 'renew-for-age' ? [`House rule: ${ruleWords('tyreAge', 'age').toLowerCase()}.`] : []),
     ],
     working: [
       row('y', 'years since made', roundTo(years, 2), 'years'),

@@ -13,6 +13,13 @@ describe('hours that keep themselves', () => {
     expect(clockMinutes(evening, at('20:00'), 'now')).toBe(60);
     expect(clockMinutes(evening, at('20:00'), 'seen')).toBe(25);
   });
+  test('a pause is never counted, neither one that lasts nor one that is over', () => {
+    const paused = { ...evening, pausedAtMs: at('19:30') };
+    expect(clockMinutes(paused, at('20:30'), 'now')).toBe(30);
+    expect(clockMinutes({ ...evening, pausedMs: 20 * 60_000 }, at('20:30'), 'now')).toBe(70);
+    expect(clockMinutes({ ...paused, pausedMs: 10 * 60_000 }, at('23:00'), 'now')).toBe(20);
+    expect(isIdle(paused, at('23:00'))).toBe(false);
+  });
   test('a machine whose time was set back takes nothing away', () => {
     expect(clockMinutes(evening, at('18:00'), 'now')).toBe(0);
   });

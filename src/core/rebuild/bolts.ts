@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
 import { holds } from '../conditions';
+import { ruleWords } from '../houseRules';
 import type { FASTENERS } from '../strip/data/threadHands';
 import { buildFacts, buildInput, type BuildFacts } from './buildFacts';
 import { boltPlan, type PlannedBolt } from './data/bolts';
@@ -11,6 +12,9 @@ const input = z.extend(buildInput, {
   sizes: z
     ._default(z.record(z.string().check(z.maxLength(60)), z.string().check(z.minLength(1), z.maxLength(40))), {})
     .check(z.describe('a size that was chosen by hand, by the id of its bolt')),
+  taper: z
+    ._default(z.enum(['greased', 'dry']), 'greased')
+    .check(z.describe('the house rule: how a square taper goes together')),
 });
 export type BoltsInput = z.input<typeof input>;
 
@@ -54,6 +58,12 @@ function familyOf({ place, fastener }: { place: string; fastener: string }): Tor
 
 const UNKNOWN_SIZE = 'The table has no figure for this size: take the one on the part or in its paper.';
 
+/** What a square taper goes together with, by the house rule; the figure of its bolt stays. */
+const TAPER = {
+  greased: 'grease on bolt and washer; the taper clean, with a film of grease',
+  dry: 'grease on bolt and washer; the taper clean and dry',
+} as const;
+
 /** On a left-side drive what sits with the chain sits on the other side. */
 const DRIVE = ['freewheel', 'cassette-lockring', 'fixed-cog-lockring'];
 
@@ -68,6 +78,7 @@ function boltOf(planned: PlannedBolt, facts: BuildFacts, build: z.output<typeof 
   const chosen = build.sizes[planned.id] ?? usual.fastenerSize;
   const line = chosen === usual.fastenerSize ? usual : family.find((each) => each.fastenerSize === chosen);
   const figures = line ?? { ...usual, torqueMinNm: null, torqueMaxNm: null, feel: UNKNOWN_SIZE };
+  const isTaper = facts.cranks === 'square-taper' && planned.fastener === 'crank-bolt';
   const isDriveCup = planned.fastener === 'bottom-bracket-cup' && planned.side === 'right';
   const unread = isDriveCup && facts.bottomBracket === null;
   const flips =
@@ -84,7 +95,7 @@ function boltOf(planned: PlannedBolt, facts: BuildFacts, build: z.output<typeof 
     torqueMinNm: figures.torqueMinNm,
     torqueMaxNm: figures.torqueMaxNm,
     feel: figures.feel,
-    preparation: figures.preparation,
+    preparation: isTaper ? TAPER[build.taper] : figures.preparation,
     hand: unread ? 'unknown' : flips && planned.fastener === 'freewheel' ? 'left' : figures.threadHand,
     safetyCritical: figures.safetyCritical === 'yes',
     wrenchAsked: (row.wrench ?? planned.wrench) && figures.torqueMaxNm !== null,
@@ -92,7 +103,9 @@ function boltOf(planned: PlannedBolt, facts: BuildFacts, build: z.output<typeof 
     holdTest: holdTests.get(planned.place) ?? ANY_HOLD,
     notes: unread
       ? 'Identify the thread before anyone heaves: some drive sides are left-handed'
-      : figures.sequenceNotes,
+      : isTaper
+        ? `House rule: ${ruleWords('taper', build.taper).toLowerCase()}. Seated once to its torque; tightened again and again, the arm splits.`
+        : figures.sequenceNotes,
     fastener: planned.fastener,
     side: flips ? 'left' : planned.side,
     source: figures.source,

@@ -19,6 +19,7 @@ import { Section } from '@/ui/Section';
 import { stateColour } from '@/ui/StateMark';
 import { nowIso } from '@/store/now';
 import { useHand } from '../workshop/useHand';
+import { ElectricFields } from '../kind/ElectricFields';
 import { KindFields } from '../kind/KindFields';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { HeldMoney } from './HeldMoney';
@@ -221,6 +222,14 @@ export function Door({
           Tap what you see; a second tap takes it back. What you leave counts as not looked at. The ordinary work is
           always in the sum.
         </Typography>
+        {bicycle.kind.electric && (
+          <Box sx={{ mt: 2, borderLeft: '3px solid', borderColor: 'text.primary', pl: 2 }}>
+            <Typography variant="h3" sx={{ mb: 1 }}>
+              The electric drive
+            </Typography>
+            <ElectricFields bicycle={bicycle} send={send} />
+          </Box>
+        )}
         {lines.length === 0 && (
           <Typography role="status" sx={{ mt: 2 }}>
             Getting the checks…

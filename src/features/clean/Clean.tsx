@@ -46,6 +46,12 @@ function LookAgain({ bicycle, send }: StageProps) {
 export function Clean({ bicycle, send }: StageProps) {
   return (
     <>
+      {bicycle.kind.electric && (
+        <Box role="note" sx={{ borderLeft: '3px solid', borderColor: 'text.primary', pl: 2, mb: 2, maxWidth: '60ch' }}>
+          <b>Electric: no jet, no bath for what carries current.</b> Battery off and away, plugs dry, by hand with a
+          damp cloth.
+        </Box>
+      )}
       {bicycle.kind.brakes === 'disc' && (
         <Box sx={{ borderLeft: '3px solid', borderColor: stateColour('unsafe'), pl: 1.5, mb: 3 }}>
           <b>Before any washing:</b> discs off or bagged, pads out. Contaminated pads are scrap.

@@ -81,7 +81,7 @@ export function HandOver({ bicycle, send }: StageProps) {
   const lookOver = useFindings(bicycle);
   const ready = useReady(bicycle);
   const due = useServices(bicycle);
-  const { output } = useReckon('rebuild.bolts', boltsInput(bicycle));
+  const { output } = useReckon('rebuild.bolts', boltsInput(bicycle, settings));
   return (
     <>
       <Box className="no-print">

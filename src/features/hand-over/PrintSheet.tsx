@@ -14,6 +14,7 @@ import { signedBolts } from '@/model/rebuild/questions';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
 import { dayOf } from '@/ui/format';
 import { useProofs } from '../prove/useProofs';
+import { SafetyParts } from './SafetyParts';
 import { OpenList } from '../prove/OpenList';
 
 function Part({ title, children }: { title: string; children: React.ReactNode }) {
@@ -192,6 +193,7 @@ export function PrintSheet({
         <Listed words="Fine" items={findings.filter((each) => each.state === 'fine').map((each) => each.label)} />
         <Listed words="Not looked at" items={untouched} />
       </Part>
+      <SafetyParts bicycle={bicycle} Part={Part} />
       <Part title="Done">
         {done.length === 0 ? 'No job is marked as done.' : done.map((job) => <div key={job.id}>{job.title}</div>)}
         {accepted.length > 0 && <Box sx={{ mt: 1 }}>Accepted as it is: {accepted.join('; ')}</Box>}

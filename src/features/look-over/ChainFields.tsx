@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import { CHAIN_ROLLER_MM, miscount, USUAL_PITCHES } from '@/core/inspect/chainPitch';
 import { Choices } from '@/ui/Choices';
 import { ReadingField } from '@/ui/ReadingField';
+import { useSettings } from '../workshop/WorkshopProvider';
 import { JudgedField } from '../workshop/JudgedField';
 import { errorAt, type EvidenceProps } from './evidence';
 
@@ -14,6 +15,7 @@ const GAUGE_CHOICES = GAUGE.map((id, i) => ({
 
 /** A chain's wear: by a rule, by a caliper, or by a gauge that drops in. */
 export function ChainFields({ kind, seen, errors, note }: EvidenceProps) {
+  const { rules } = useSettings();
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
       <Box data-readings sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'start' }}>
@@ -31,7 +33,12 @@ export function ChainFields({ kind, seen, errors, note }: EvidenceProps) {
         />
         <JudgedField
           calculator="inspect.chainWear"
-          question={(lengthMm) => ({ chain: kind.chain, pitches: seen.pitches ?? USUAL_PITCHES, lengthMm })}
+          question={(lengthMm) => ({
+            chain: kind.chain,
+            renewEarly: rules.chainRenewal === 'early',
+            pitches: seen.pitches ?? USUAL_PITCHES,
+            lengthMm,
+          })}
           label="Length over them"
           kind="length"
           unit="mm"

@@ -12,9 +12,13 @@ import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { StateMark } from '@/ui/StateMark';
 import type { StageViewProps } from '../workshop/declared';
+import { ElectricFields } from '../kind/ElectricFields';
+import { Disclosure } from '@/ui/Disclosure';
 import { PlaceChecks } from './PlaceChecks';
 import { useChecks } from './useChecks';
 
+const Alignment = dynamic(() => import('./Alignment').then((module) => module.Alignment), { ssr: false });
+const Recalls = dynamic(() => import('./Recalls').then((module) => module.Recalls), { ssr: false });
 const ComplaintView = dynamic(() => import('./ComplaintView').then((module) => module.ComplaintView), { ssr: false });
 
 const SETS = [
@@ -183,34 +187,60 @@ export function LookOverStage({ bicycle, send, lookOver, place: open, onPlace: o
       </>
     );
   };
+  const crashed = bicycle.lead.crashed === 'yes' || bicycle.lead.crashed === 'unsure' || bicycle.alignments.length > 0;
   return (
-    <Section title={set === 'complaint' ? 'From complaint to cause' : 'Front to back'} aside={aside}>
-      <Box sx={{ display: 'flex', gap: { xs: 1.5, md: 3 }, flexWrap: 'wrap' }}>
-        <Choices<LookSet> label="How much" options={SETS} value={set} onChoose={setSet} />
-        {set !== 'complaint' && (
-          <Choices
-            label="Seen from now on"
-            options={SEEN_CHOICES}
-            value={bicycle.seenAs}
-            onChoose={(seenAs) => send({ type: 'seenFromNow', seenAs })}
-          />
+    <>
+      <Section title={set === 'complaint' ? 'From complaint to cause' : 'Front to back'} aside={aside}>
+        <Box sx={{ display: 'flex', gap: { xs: 1.5, md: 3 }, flexWrap: 'wrap' }}>
+          <Choices<LookSet> label="How much" options={SETS} value={set} onChoose={setSet} />
+          {set !== 'complaint' && (
+            <Choices
+              label="Seen from now on"
+              options={SEEN_CHOICES}
+              value={bicycle.seenAs}
+              onChoose={(seenAs) => send({ type: 'seenFromNow', seenAs })}
+            />
+          )}
+        </Box>
+        {set === 'complaint' ? (
+          <ComplaintView bicycle={bicycle} send={send} />
+        ) : !checks || !lookOver ? (
+          <p role="status">Getting the checks…</p>
+        ) : (
+          <>
+            {section('ground', 'On the ground')}
+            {section('stand', 'On the stand')}
+            <Typography variant="body2" sx={{ color: 'text.secondary', mt: 3, maxWidth: '62ch' }}>
+              Clamp the stand on the seat post, never hard on a thin tube, and watch for trapped cables. Feel stays with
+              the hand: this sheet holds what you felt, and certifies nothing. Doubts about carbon, cracks, unknown
+              repairs and batteries go to a qualified person.
+            </Typography>
+          </>
         )}
-      </Box>
-      {set === 'complaint' ? (
-        <ComplaintView bicycle={bicycle} send={send} />
-      ) : !checks || !lookOver ? (
-        <p role="status">Getting the checks…</p>
-      ) : (
+      </Section>
+      {set !== 'complaint' && (
         <>
-          {section('ground', 'On the ground')}
-          {section('stand', 'On the stand')}
-          <Typography variant="body2" sx={{ color: 'text.secondary', mt: 3, maxWidth: '62ch' }}>
-            Clamp the stand on the seat post, never hard on a thin tube, and watch for trapped cables. Feel stays with
-            the hand: this sheet holds what you felt, and certifies nothing. Doubts about carbon, cracks, unknown
-            repairs and batteries go to a qualified person.
-          </Typography>
+          {bicycle.kind.electric && (
+            <Section title="The electric drive" aside={bicycle.electricDrive.way ? 'declared' : 'not declared'}>
+              <ElectricFields bicycle={bicycle} send={send} />
+            </Section>
+          )}
+          {crashed ? (
+            <Alignment bicycle={bicycle} send={send} />
+          ) : (
+            <Disclosure wide summary={<>It was crashed after all: is it in line?</>}>
+              <Alignment bicycle={bicycle} send={send} />
+            </Disclosure>
+          )}
+          {bicycle.recalls.length > 0 ? (
+            <Recalls bicycle={bicycle} send={send} />
+          ) : (
+            <Disclosure wide summary={<>Recalls: none looked up yet</>}>
+              <Recalls bicycle={bicycle} send={send} />
+            </Disclosure>
+          )}
         </>
       )}
-    </Section>
+    </>
   );
 }

@@ -18,7 +18,16 @@ const onBench = (place: string) => window.history.replaceState(null, '', `?tray=
 afterEach(() => window.history.replaceState(null, '', '?'));
 
 const RUN_ON = {
-  rules: { openSound: false, reuseBalls: 'if-bright', cartridges: 'replace-when-rough', pittedCup: 'run-on' },
+  rules: {
+    openSound: false,
+    reuseBalls: 'if-bright',
+    cartridges: 'replace-when-rough',
+    pittedCup: 'run-on',
+    taper: 'greased',
+    chainRenewal: 'at-limit',
+    tyreGap: 'usual',
+    tyreAge: 'condition',
+  },
 } as const;
 
 describe('the bearings', () => {

@@ -27,7 +27,7 @@ export async function askLaw(
   settings: WorkshopSettings,
   today: string,
 ): Promise<Ready | null> {
-  const bolts = await ask('rebuild.bolts', boltsInput(bicycle));
+  const bolts = await ask('rebuild.bolts', boltsInput(bicycle, settings));
   const proved = await ask('prove.proofs', { kind: bicycle.kind });
   if (!bolts || !proved) return null;
   const reckoned = { lookOver, bolts: bolts.bolts, ...asked, proofs: proved.proofs };

@@ -14,7 +14,7 @@ export function useReady(bicycle: Bicycle): Ready | null {
   const settings = useSettings();
   const today = useToday();
   const { lookOver, complaints, jobs, refused: strange } = useJobs(bicycle);
-  const { output } = useReckon('rebuild.bolts', boltsInput(bicycle));
+  const { output } = useReckon('rebuild.bolts', boltsInput(bicycle, settings));
   const { output: proved } = useReckon('prove.proofs', { kind: bicycle.kind });
   const known = lookOver && output && complaints && jobs && proved;
   const { output: ready, errors } = useReckon(

@@ -3,12 +3,13 @@ import Box from '@mui/material/Box';
 import { boltsInput, signedBolts } from '@/model/rebuild/questions';
 import type { PlaceProps } from '../workshop/declared';
 import { useReckon } from '../workshop/useReckon';
+import { useSettings } from '../workshop/WorkshopProvider';
 import { WhichWay } from '../workshop/WhichWay';
 import { LooseButton } from './LooseEnds';
 
 /** The bolts of a place: how tight, which way, and whether they were signed; and whether it is only loosely together. */
 export function BoltsHere({ bicycle, send, place }: PlaceProps) {
-  const { output } = useReckon('rebuild.bolts', boltsInput(bicycle));
+  const { output } = useReckon('rebuild.bolts', boltsInput(bicycle, useSettings()));
   const bolts = (output?.bolts ?? []).filter((bolt) => bolt.place === place);
   const signed = new Map(signedBolts(bicycle, bolts).map((entry) => [entry.bolt, entry]));
   return (

@@ -221,7 +221,7 @@ const BoltRow = memo(function BoltRow({ send, bolt, signed, open }: BoltRowProps
 
 /** The torque round: every bolt, front to back, with its compound, its hand and who judged it how. */
 export function Rebuild({ bicycle, send }: StageProps) {
-  const { output } = useReckon('rebuild.bolts', boltsInput(bicycle));
+  const { output } = useReckon('rebuild.bolts', boltsInput(bicycle, useSettings()));
   const bolts = output?.bolts ?? [];
   const signed = new Map(signedBolts(bicycle, bolts).map((entry) => [entry.bolt, entry]));
   const open = openBolts(bicycle, bolts, useSettings());

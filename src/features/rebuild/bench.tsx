@@ -78,7 +78,7 @@ function AskTorque({ send, step, answer }: StepProps<{ bolts: Bolt[] }>) {
 
 /** Every bolt as a step; going on signs none. */
 export const torqueBench = defineBench<'rebuild.bolts'>({
-  asks: { id: 'rebuild.bolts', of: (bicycle) => boltsInput(bicycle) },
+  asks: { id: 'rebuild.bolts', of: (bicycle, { settings }) => boltsInput(bicycle, settings) },
   steps: (bicycle, { answer }) => torqueSteps(bicycle, answer?.bolts ?? []),
   Ask: AskTorque,
 });

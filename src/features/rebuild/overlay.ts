@@ -19,6 +19,6 @@ function signedSigns(bicycle: Bicycle, bolts: Bolt[], settings: WorkshopSettings
 
 /** How far the bolts of each place are signed. */
 export const boltSigns = defineOverlay<'rebuild.bolts'>({
-  asks: { id: 'rebuild.bolts', of: (bicycle) => boltsInput(bicycle) },
+  asks: { id: 'rebuild.bolts', of: (bicycle, { settings }) => boltsInput(bicycle, settings) },
   signs: (bicycle, { answer, settings }) => (answer ? signedSigns(bicycle, answer.bolts, settings) : []),
 });

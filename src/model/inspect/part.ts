@@ -49,6 +49,16 @@ export type Recall = z.output<typeof recall>;
 
 export const ALIGNMENT_LINES = ['string', 'fork', 'dropouts', 'head-tube', 'hanger', 'pedal-threads'] as const;
 
+/** Where each line of the alignment belongs. */
+export const PLACE_OF_LINE: Record<(typeof ALIGNMENT_LINES)[number], string> = {
+  string: 'frame',
+  fork: 'fork',
+  dropouts: 'frame',
+  'head-tube': 'frame',
+  hanger: 'hanger',
+  'pedal-threads': 'crank.right',
+};
+
 /** One line of the alignment after a crash, as it was measured. */
 export const alignment = z.strictObject({
   id,

@@ -1,6 +1,6 @@
 import { NO_PAPERS, NO_SIZE, USUAL_RIDING } from '../bicycle/fresh';
 import { NO_LEAD } from '../buy/fresh';
-import { USUAL_BATHS, USUAL_PEOPLE } from '../settings/usual';
+import { USUAL_BATHS, USUAL_PEOPLE, USUAL_SETTINGS } from '../settings/usual';
 import { same } from '../same';
 import { stampsInOurForm } from '../stamps';
 import { SCHEMA_VERSION } from '../version';
@@ -236,6 +236,8 @@ const SETTINGS_STEPS: Record<number, (old: Raw) => Raw> = {
     wrenchEverywhere: 'customers',
     secondEyes: false,
   }),
+  // Schools that the house had no rule for stand as most workshops have them.
+  9: (old) => ({ ...old, rules: { ...USUAL_SETTINGS.rules, ...(old.rules as Raw) } }),
 };
 
 /** A step for each version, where it changed more than its number. */

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import type * as z from 'zod/mini';
 import { fromSchema } from '../../../tests/fromSchema';
 import { forbidden } from '../../../tests/lawOfRecord';
 import { runs } from '../../../tests/runs';
@@ -14,6 +15,7 @@ import { stacks } from '../undoStacks';
 import { USUAL_SETTINGS } from '../settings/usual';
 import { mergeBicycles } from '../merge';
 import { openBicycle } from '../migrate/migrate';
+import type { alignment } from '../inspect/part';
 import { openBolts } from './readyQuestion';
 import type { Bicycle } from '../record';
 import { partsOff } from '../strip/trays';
@@ -465,5 +467,52 @@ describe('emptying any list of the question would call something ready that is n
     // A bearing that was worked on has reopened a proof as well.
     const rest: ReadyAsked = { ...question, [list]: [], ...(list === 'bearings' ? { changes: [] } : {}) };
     expect(asked<Ready>('prove.ready', rest).ready).toBe(true);
+  });
+});
+
+describe('what a crash and an electric drive ask', () => {
+  const blocking = (...commands: Command[]) => {
+    const bicycle = commands.reduce(
+      (done, command, i) =>
+        applyCommand(done, { id: `crash-${i}`, bicycle: 'b1', at: at(20), command: everyCommand.parse(command) }),
+      wholeBicycle({}, AT),
+    );
+    const { ready } = lawOf(bicycle, AT.slice(0, 10));
+    return ready.missing.filter(({ blocks }) => blocks).map(({ id }) => id);
+  };
+  const crashed: Command = { type: 'describeLead', changes: { crashed: 'yes' } };
+  const line = (id: z.output<typeof alignment>['line'], result: 'true' | 'off', offMm = 0): Command => ({
+    type: 'putAlignment',
+    alignment: {
+      id: `${id}-${result}`,
+      line: id,
+      place: 'frame',
+      offMm,
+      result,
+      coldSet: false,
+      words: '',
+      by: 'Ada',
+      at: AT,
+    },
+  });
+  const LINES = ['string', 'fork', 'dropouts', 'head-tube', 'pedal-threads'] as const;
+
+  test('a bicycle that was crashed is not ready before each line that carries was measured', () => {
+    expect(blocking(crashed)).toEqual(LINES.map((id) => `alignment-${id}`));
+    expect(blocking(crashed, ...LINES.map((id) => line(id, 'true')))).toEqual([]);
+  });
+
+  test('a line that is out of line keeps it off the road, whoever said it was never crashed', () => {
+    expect(blocking(line('fork', 'off', 5))).toEqual(['alignment-fork-off']);
+  });
+
+  test('an electric bicycle is not ready before its drive is declared', () => {
+    const electric: Command = { type: 'describeKind', changes: { electric: true } };
+    const declared: Command = { type: 'describeDrive', changes: { way: 'without-drive' } };
+    expect(blocking(electric)).toContain('electric-drive');
+    expect(blocking(electric, declared)).not.toContain('electric-drive');
+    expect(blocking(electric, declared, { type: 'describeDrive', changes: { battery: 'damaged' } })).toContain(
+      'battery',
+    );
   });
 });

@@ -12,6 +12,7 @@ import type { WorkshopSettings } from '../settings/settings';
 import type { Tray } from '../strip/part';
 import { runningTimers } from '../clean/timers';
 import { decidedJob, otherJobs } from '../decide/decided';
+import { ALIGNMENT_LINES, PLACE_OF_LINE } from '../inspect/part';
 import { momentOf } from '../stamps';
 import { bearingLeaf } from '../leafKey';
 import { isSettled, partsOff, trayFor } from '../strip/trays';
@@ -190,6 +191,25 @@ function findingsOf(bicycle: Bicycle, { lookOver }: Reckoned): Rows<'findings'> 
   return [...seen, ...dangersOf(bicycle)];
 }
 
+/** Lines of the alignment that a crash asks for and nobody has measured, and an electric drive that nobody has declared. */
+function unaskedOf({ lead, kind, alignments, electricDrive }: Bicycle): Rows<'unlooked'> {
+  const measured = new Set(alignments.map(({ line }) => line));
+  const crash = lead.crashed === 'yes' ? ALIGNMENT_LINES : [];
+  return [
+    ...crash
+      .filter((line) => !measured.has(line) && !(line === 'hanger' && kind.gears !== 'derailleur'))
+      .map((line) => ({
+        id: `alignment-${line}`,
+        label: `After a crash: ${line.replaceAll('-', ' ')}`,
+        place: PLACE_OF_LINE[line],
+        safety: line !== 'hanger',
+      })),
+    ...(kind.electric && electricDrive.way === null
+      ? [{ id: 'electric-drive', label: 'The electric drive, declared', place: 'frame', safety: true }]
+      : []),
+  ];
+}
+
 /** Each check that stops, steers or carries and was not looked at; of the rest the places where nothing was. */
 function unlookedOf({ lookOver: { findings } }: Reckoned): Rows<'unlooked'> {
   const open = findings.filter((finding) => finding.state === 'not-looked-at');
@@ -272,7 +292,7 @@ export function readyQuestion(bicycle: Bicycle, reckoned: Reckoned, settings: Ru
     today,
     rules: rulesFor(bicycle, settings),
     findings: findingsOf(bicycle, reckoned),
-    unlooked: unlookedOf(reckoned),
+    unlooked: [...unlookedOf(reckoned), ...unaskedOf(bicycle)],
     trays: traysOf(bicycle, reckoned),
     complaints: reckoned.complaints.map(({ id, said, unsafe }) => ({ id, label: `“${said}”`.slice(0, 300), unsafe })),
     jobs: jobsOf(bicycle, reckoned),

@@ -1,6 +1,7 @@
 import type { Bolt, BoltsInput } from '@/core/rebuild/bolts';
 import { judgeTorque } from '@/core/rebuild/judgeTorque';
 import type { Bicycle } from '../record';
+import type { WorkshopSettings } from '../settings/settings';
 import { chosenAssemblies } from '../strip/trays';
 
 /** Sizes that were chosen by hand, by bolt. */
@@ -9,8 +10,16 @@ export function sizesChosen({ fasteners }: Pick<Bicycle, 'fasteners'>): Record<s
 }
 
 /** The question for `rebuild.bolts`: what the bicycle is, what was found in its trays, the sizes that were chosen. */
-export function boltsInput(bicycle: Pick<Bicycle, 'kind' | 'trays' | 'fasteners'>): BoltsInput {
-  return { kind: bicycle.kind, assemblies: chosenAssemblies(bicycle), sizes: sizesChosen(bicycle) };
+export function boltsInput(
+  bicycle: Pick<Bicycle, 'kind' | 'trays' | 'fasteners'>,
+  { rules }: Pick<WorkshopSettings, 'rules'>,
+): BoltsInput {
+  return {
+    kind: bicycle.kind,
+    assemblies: chosenAssemblies(bicycle),
+    sizes: sizesChosen(bicycle),
+    taper: rules.taper,
+  };
 }
 
 /** Each bolt's last signature, judged against its band. */
