@@ -61,12 +61,19 @@ export function ballsDue(counts: BallCounts): number | null {
 
 /**
  * Whether rows that are usually alike came out alike. Rows of other ball sizes are never compared; one answer at either
- * row settles it. Example: twelve out of the inner row and eleven out of the outer one of a pedal → asked.
+ * row settles it. A row out of which nothing came is asked about: was there nothing, or was it not counted? Example: twelve out of the inner row and eleven out of the outer one of a pedal → asked.
  */
 export function checkAlike(
   rows: { id: string; label: string; fractionIn: string; usual: number | null; counts: BallCounts }[],
 ): CountCheck {
   const known = rows.filter((row) => row.counts.out !== null);
+  const none = known.find((row) => row.counts.out === 0 && row.usual !== 0);
+  if (none)
+    return {
+      question: `${none.label}: none came out${none.usual === null ? '' : `, and ${none.usual} of ${none.fractionIn} in are usual`}.`,
+      answers: ['lost', 'came-short'],
+      settled: none.counts.answer === 'lost' || none.counts.answer === 'came-short',
+    };
   const odd = known.find(
     (row) =>
       row.fractionIn === known[0]!.fractionIn &&

@@ -63,6 +63,32 @@ function judge<S extends z.ZodMiniType, O extends { verdict: string; reasons: st
   return { state: stateOf(calculator.id, verdict), verdict, outcome: null, reasons, working, errors: [] };
 }
 
+/**
+ * Judges several readings of one thing. A slip of the finger in one of them does not wipe what the others say: it is told as an
+ * error, and the rest is judged. Example: discs read 1.72, then 17.5 by a slip → judged by 1.72.
+ */
+function judgeReadingsOf<
+  S extends z.ZodMiniType,
+  O extends { verdict: string; reasons: string[]; working: WorkingRow[] },
+>(
+  calculator: Calculator<S, O>,
+  readings: readonly number[],
+  question: (readings: readonly number[]) => unknown,
+): Judgement {
+  const whole = judge(calculator, question(readings));
+  if (whole.errors.length === 0 || readings.length < 2) return whole;
+  for (let slip = readings.length - 1; slip >= 0; slip--) {
+    const rest = judge(calculator, question(readings.filter((_, at) => at !== slip)));
+    if (rest.errors.length === 0)
+      return {
+        ...rest,
+        reasons: [...rest.reasons, `Without the reading of ${readings[slip]} mm.`],
+        errors: whole.errors,
+      };
+  }
+  return whole;
+}
+
 function rimPlayOf(check: Check, movementMm: number, kind: BicycleKind): RimPlay | null {
   const question = rimPlayQuestion(check.place, movementMm, kind);
   const result = question && answer(inspectRimPlay, question);
@@ -127,11 +153,17 @@ function judgeReadings(check: Check, seen: Evidence, bench: Bench): Judgement | 
   switch (check.kind) {
     case 'reading':
       return seen.readingsMm?.length
-        ? judge(inspectWearLimit, { ...limitAt(check, bench), reading: gravestReading(check, seen.readingsMm) })
+        ? judgeReadingsOf(inspectWearLimit, seen.readingsMm, (readings) => ({
+            ...limitAt(check, bench),
+            reading: gravestReading(check, readings),
+          }))
         : null;
     case 'rim-hollow':
       return seen.readingsMm?.length
-        ? judge(inspectWearLimit, { ...RIM_HOLLOW, reading: Math.max(...seen.readingsMm) })
+        ? judgeReadingsOf(inspectWearLimit, seen.readingsMm, (readings) => ({
+            ...RIM_HOLLOW,
+            reading: Math.max(...readings),
+          }))
         : null;
     case 'pads':
       return seen.readingsMm?.length
@@ -142,13 +174,13 @@ function judgeReadings(check: Check, seen: Evidence, bench: Bench): Judgement | 
         : null;
     case 'disc':
       return seen.readingsMm?.length
-        ? judge(inspectDisc, { readingsMm: seen.readingsMm, minimumMm: seen.minimumMm })
+        ? judgeReadingsOf(inspectDisc, seen.readingsMm, (readingsMm) => ({ readingsMm, minimumMm: seen.minimumMm }))
         : null;
     case 'runout-rim':
     case 'runout-disc':
     case 'runout-ring':
       return (seen.readingsMm?.length ?? 0) >= 2
-        ? judge(inspectRunout, { of: runoutOf(check, kind), readingsMm: seen.readingsMm })
+        ? judgeReadingsOf(inspectRunout, seen.readingsMm!, (readingsMm) => ({ of: runoutOf(check, kind), readingsMm }))
         : null;
     case 'hanger': {
       const question = hangerQuestion(kind, seen);
@@ -192,7 +224,7 @@ function limitAt({ limit }: Check, { rules }: Bench): Check['limit'] {
 }
 
 /** Of several readings the one that decides: the least of what wears thin, the most of what grows. */
-function gravestReading(check: Check, readings: number[]): number {
+function gravestReading(check: Check, readings: readonly number[]): number {
   const limit = wearLimits.find((line) => line.part === check.limit?.part && line.check === check.limit?.check);
   return limit?.direction === 'renew_below' ? Math.min(...readings) : Math.max(...readings);
 }

@@ -18,6 +18,7 @@ export function BenchFoot({
   index,
   last,
   finished,
+  empty,
   onBack,
   onForward,
 }: {
@@ -27,6 +28,8 @@ export function BenchFoot({
   last: boolean;
   /** Every step is done. */
   finished: boolean;
+  /** What steps asked for and were not given. */
+  empty: readonly string[];
   onBack(): void;
   onForward(): void;
 }) {
@@ -39,7 +42,11 @@ export function BenchFoot({
             <View key={i} bicycle={bicycle} />
           ))}
         </Suspense>
-        {finished && <Box sx={{ fontWeight: 640 }}>Every step is done.</Box>}
+        {finished && (
+          <Box sx={{ fontWeight: 640 }}>
+            Every step is done{empty.length > 0 ? `; left empty: ${empty.join(', ')}.` : '.'}
+          </Box>
+        )}
         {step?.waitsFor && !step.done && <Box role="status">{step.waitsFor}</Box>}
       </Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 3fr' }}>

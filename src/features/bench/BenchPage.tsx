@@ -117,6 +117,7 @@ function OpenBench({ bicycle, task, place }: { bicycle: Bicycle; task: DeclaredT
         index={index}
         last={last}
         finished={finished}
+        empty={[...new Set(steps.flatMap((each) => each.step.leftEmpty ?? []))]}
         onBack={() => go(index - 1)}
         onForward={forward}
       />

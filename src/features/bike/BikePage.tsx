@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
-import { Suspense, useCallback, useEffect, useState, type ReactNode } from 'react';
+import { Suspense, useCallback, useEffect, useState, type ReactNode, useRef } from 'react';
 import type { Command } from '@/model/commands';
 import type { Bicycle } from '@/model/record';
 import { stageFrom, type Stage } from '@/model/stages';
@@ -109,9 +109,20 @@ function StagePane({
 }) {
   const { View } = stage.view;
   const at = { bicycle, send, lookOver: known.lookOver, noting: atHand.noting };
+  const main = useRef<HTMLElement>(null);
+  const shown = useRef(stage.id);
+  // Another stage opens at its top, wherever the last one was left; one that is opened by its address may point further down.
+  useEffect(() => {
+    if (shown.current === stage.id) return;
+    shown.current = stage.id;
+    main.current?.scrollTo({ top: 0 });
+    if (main.current && window.matchMedia('(max-width: 899px)').matches)
+      window.scrollTo({ top: Math.max(0, window.scrollY + main.current.getBoundingClientRect().top - 64) });
+  }, [stage.id]);
   return (
     <Box
       component="main"
+      ref={main}
       sx={{
         minWidth: 0,
         px: { xs: 2, md: 4 },

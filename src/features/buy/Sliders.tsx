@@ -74,6 +74,7 @@ export function Sliders({ bicycle, send, found }: StageProps & { found: BuyAppra
             aria-labelledby="slide-sure"
             min={50}
             max={99}
+            shiftStep={5}
             value={Math.round(confidence * 100)}
             onChange={(_event, value) => setDrag((was) => ({ ...was, confidence: value / 100 }))}
             onChangeCommitted={(_event, value) => {
@@ -92,6 +93,7 @@ export function Sliders({ bicycle, send, found }: StageProps & { found: BuyAppra
             min={0}
             max={Math.max(MOST[target.kind], appraisal.target.amount)}
             step={100}
+            shiftStep={1000}
             value={amount}
             onChange={(_event, value) => setDrag((was) => ({ ...was, amount: value }))}
             onChangeCommitted={(_event, value) => {

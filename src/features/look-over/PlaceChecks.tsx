@@ -31,11 +31,12 @@ function Found({ finding, onBack }: { finding: Finding; onBack: (() => void) | n
       <Box sx={{ display: 'flex', columnGap: 1.5, rowGap: 0.25, flexWrap: 'wrap', alignItems: 'start' }}>
         <StateMark state={finding.state} />
         <Box sx={{ flex: 1, minWidth: 200 }}>
-          {finding.errors[0] ? (
-            <Box component="span" role="alert" sx={{ color: 'error.main' }}>
+          {finding.errors[0] && (
+            <Box role="alert" sx={{ color: 'error.main' }}>
               {finding.errors[0].message}
             </Box>
-          ) : looked ? (
+          )}
+          {finding.errors[0] && !looked ? null : looked ? (
             finding.reasons[0]
           ) : (
             <Box component="span" sx={{ color: 'text.secondary' }}>

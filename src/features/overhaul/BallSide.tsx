@@ -6,16 +6,23 @@ import type { SideCount } from '@/model/bearings/part';
 import { BallCounter } from '../strip/BallCounter';
 import { CountQuestion } from '../strip/CountQuestion';
 
+const ALL = ['out', 'holds', 'in'] as const;
+type Count = (typeof ALL)[number];
+const TOLD: Record<Count, string> = { out: 'came out', holds: 'fill the cup', in: 'went in' };
+
 /** Three numbers of one side: out, holds, in. What does not agree is asked about. */
 export function BallSide({
   side,
   counts,
   caged = false,
+  asks = ALL,
   onChange,
 }: {
   side: string;
   /** Held in a retainer. */
   caged?: boolean;
+  /** Which of the three are asked for here; what is known of the others is told. */
+  asks?: readonly Count[];
   counts: SideCount;
   onChange(changes: Partial<SideCount>): void;
 }) {
@@ -30,14 +37,23 @@ export function BallSide({
           </Box>
         )}
       </Box>
-      <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
-        <BallCounter label={`out, ${side}`} count={counts.out} onCount={(out) => onChange({ out, answer: null })} />
-        <BallCounter
-          label={`holds, ${side}`}
-          count={counts.holds}
-          onCount={(holds) => onChange({ holds, answer: null })}
-        />
-        <BallCounter label={`in, ${side}`} count={counts.in} onCount={(put) => onChange({ in: put, answer: null })} />
+      <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center' }}>
+        {ALL.map((what) =>
+          asks.includes(what) ? (
+            <BallCounter
+              key={what}
+              label={`${what}, ${side}`}
+              count={counts[what]}
+              onCount={(count) => onChange({ [what]: count, answer: null })}
+            />
+          ) : (
+            counts[what] !== null && (
+              <Box key={what}>
+                <b>{counts[what]}</b> {TOLD[what]}
+              </Box>
+            )
+          ),
+        )}
       </Box>
       <CountQuestion
         check={checkCounts(counts, caged)}

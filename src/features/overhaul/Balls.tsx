@@ -22,6 +22,10 @@ import { useSettings, useWorkshopState, type StageProps } from '../workshop/Work
 import { CountQuestion } from '../strip/CountQuestion';
 import { BallSide } from './BallSide';
 
+const IN = ['in'] as const;
+const HOLDS = ['holds'] as const;
+const OUT_AND_HOLDS = ['out', 'holds'] as const;
+
 /** What to order, with what the drawer holds and what is left of a bag. */
 function BallOrder({
   send,
@@ -55,7 +59,16 @@ function BallOrder({
 }
 
 /** Balls: which they are, whether they go back, how many belong, how many are in. */
-export function Balls({ send, bearing, bench }: Pick<StageProps, 'send'> & { bearing: Bearing; bench: BearingBench }) {
+export function Balls({
+  send,
+  bearing,
+  bench,
+  atStep = false,
+}: Pick<StageProps, 'send'> & {
+  bearing: Bearing;
+  bench: BearingBench;
+  /** At the step that measures: what was counted before is told, what goes in is asked later. */ atStep?: boolean;
+}) {
   const settings = useSettings();
   const readings = bearing.ballReadingsMm;
   const { output: ball, errors } = useReckon(
@@ -197,6 +210,7 @@ export function Balls({ send, bearing, bench }: Pick<StageProps, 'send'> & { bea
             key={id}
             side={id}
             caged={caged}
+            {...(atStep && { asks: countsOf(bearing, id).out === null ? OUT_AND_HOLDS : HOLDS })}
             counts={countsOf(bearing, id)}
             onChange={(changes) => send({ type: 'countBalls', place: bearing.place, side: id, changes })}
           />
@@ -208,6 +222,28 @@ export function Balls({ send, bearing, bench }: Pick<StageProps, 'send'> & { bea
         ball; never mix new with old.
       </Typography>
     </>
+  );
+}
+
+/** The balls as they go in, a row at a time: how many belong, how many went in. */
+export function CountIn({
+  send,
+  bearing,
+  bench,
+}: Pick<StageProps, 'send'> & { bearing: Bearing; bench: BearingBench }) {
+  return (
+    <Box sx={{ display: 'grid', gap: 3 }}>
+      {bench.rows.map(({ id, caged }) => (
+        <BallSide
+          key={id}
+          side={id}
+          caged={caged}
+          asks={IN}
+          counts={countsOf(bearing, id)}
+          onChange={(changes) => send({ type: 'countBalls', place: bearing.place, side: id, changes })}
+        />
+      ))}
+    </Box>
   );
 }
 

@@ -17,7 +17,15 @@ export function BearingAsk({ bicycle, send, bench, step }: StageProps & { bench:
   return (
     <Box sx={{ maxWidth: 820 }}>
       {part && (
-        <BearingPart part={part} bicycle={bicycle} send={send} bearing={bearing} bench={bench} setting={setting} />
+        <BearingPart
+          atStep
+          part={part}
+          bicycle={bicycle}
+          send={send}
+          bearing={bearing}
+          bench={bench}
+          setting={setting}
+        />
       )}
     </Box>
   );

@@ -74,7 +74,15 @@ export function BearingView({
       )}
       <Steps bicycle={bicycle} send={send} bearing={bearing} bench={bench} now={now} onNow={setAt}>
         {atHand && (
-          <BearingPart part={atHand} bicycle={bicycle} send={send} bearing={bearing} bench={bench} setting={setting} />
+          <BearingPart
+            atStep
+            part={atHand}
+            bicycle={bicycle}
+            send={send}
+            bearing={bearing}
+            bench={bench}
+            setting={setting}
+          />
         )}
       </Steps>
       <Card atHand={atHand} bicycle={bicycle} send={send} bearing={bearing} bench={bench} setting={setting} />

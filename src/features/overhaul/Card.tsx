@@ -11,7 +11,7 @@ import type { Bearing } from '@/model/bearings/part';
 import { SHOWN } from '../workshop/usePlaceAt';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { BearingPart } from './BearingPart';
-import { PARTS, partsOf, partTitle, partWords, type Part } from './parts';
+import { PARTS, partsOf, partTitle, partWords, type Asked, type Part } from './parts';
 import type { Setting } from './useSetting';
 
 /** The parts that are open, as the address says too, so that they are open again after a reload. */
@@ -40,7 +40,7 @@ export function Card({
   bearing,
   bench,
   setting,
-}: StageProps & { atHand: Part | null; bearing: Bearing; bench: BearingBench; setting: Setting }) {
+}: StageProps & { atHand: Asked | null; bearing: Bearing; bench: BearingBench; setting: Setting }) {
   const [open, toggle] = useOpenParts();
   return (
     <Box sx={{ mt: 3, borderTop: '1.5px solid', borderColor: 'text.primary' }}>

@@ -10,6 +10,7 @@ import type { Bearing } from '@/model/bearings/part';
 import { Disclosure } from '@/ui/Disclosure';
 import { StateMark } from '@/ui/StateMark';
 import { WhichWay } from '../workshop/WhichWay';
+import { leftEmpty } from './parts';
 import type { StageProps } from '../workshop/WorkshopProvider';
 
 function Now({
@@ -74,6 +75,11 @@ export function Steps({
     const then = isDone ? [...worked, step] : worked.filter((each) => each !== step);
     onNow(isDone ? (openSteps(bench.steps, then)[0]?.id ?? null) : step);
   };
+  const empty = [
+    ...new Set(
+      bench.steps.flatMap((step) => (worked.includes(step.id) ? (leftEmpty(step, bearing, bench) ?? []) : [])),
+    ),
+  ];
   const done = bench.steps.filter((step) => worked.includes(step.id)).length;
   const canBe = new Set(open.map((step) => step.id));
   const title = (id: string) => bench.steps.find((step) => step.id === id)?.title.toLowerCase() ?? id;
@@ -86,7 +92,8 @@ export function Steps({
       ) : (
         <>
           <Box sx={{ fontSize: '1.3rem', fontWeight: 660, mb: 2 }}>
-            <StateMark state="fine" word={false} size={26} /> Every step is done
+            <StateMark state={empty.length > 0 ? 'watch' : 'fine'} word={false} size={26} /> Every step is done
+            {empty.length > 0 && `; left empty: ${empty.join(', ')}`}
           </Box>
           {children}
         </>

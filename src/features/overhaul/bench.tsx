@@ -10,13 +10,14 @@ import { chosenAssemblies } from '@/model/strip/trays';
 import { defineBench, NO_STEP, type BenchStep, type StepProps } from '../workshop/declared';
 import { BearingAsk } from './BearingAsk';
 import { BearingAside } from './BearingDrawing';
-import { partOf } from './parts';
+import { leftEmpty, partOf } from './parts';
 
 const benchAt = (benches: Benches | null, place: string) =>
   benches?.benches.find((each) => each.place === place) ?? null;
 
 export function overhaulSteps(bicycle: Bicycle, bench: BearingBench, lookOver: LookOver | null): BenchStep[] {
-  const worked = workedSteps(knownBearing(bicycle, bench.place, lookOver));
+  const bearing = knownBearing(bicycle, bench.place, lookOver);
+  const worked = workedSteps(bearing);
   return bench.steps.map((step) => {
     const first = bench.steps.find((each) => step.after.includes(each.id) && !worked.includes(each.id));
     return {
@@ -29,6 +30,7 @@ export function overhaulSteps(bicycle: Bicycle, bench: BearingBench, lookOver: L
       turn: step.turn ? turnAt({ turn: { ...step.turn, nuttedOnly: false } }, bicycle.kind, 'tighten') : null,
       asksMuch: partOf(step, bench) !== null,
       done: worked.includes(step.id),
+      leftEmpty: worked.includes(step.id) ? leftEmpty(step, bearing, bench) : null,
       waitsFor: first ? `First: ${first.title.charAt(0).toLowerCase()}${first.title.slice(1)}.` : null,
       finish: { type: 'overhaulStep', place: bench.place, step: step.id, done: true },
     };

@@ -76,6 +76,11 @@ describe('the drawing of a bearing', () => {
     await userEvent.click(screen.getAllByRole('button', { name: 'Pitted' })[0]!);
     expect(record().bearings[0]!.tracks).toEqual({ 'left.cup': 'pitted' });
     await userEvent.click(screen.getByRole('button', { name: 'Done, next' }));
+    // A glass pane has nothing to put down, and the balls are not asked for there.
+    expect(await screen.findByText(/^Roll the axle on glass/)).toBeInTheDocument();
+    expect(screen.queryByLabelText('One ball')).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: 'Done, next' }));
     expect(await screen.findByLabelText('One ball')).toBeInTheDocument();
+    expect(screen.queryByText(/^in, left/)).toBeNull();
   });
 });

@@ -9,19 +9,27 @@ import { dayOf } from '@/ui/format';
 export const PARTS = ['before', 'look', 'measure', 'set', 'round', 'after', 'next'] as const;
 export type Part = (typeof PARTS)[number];
 
-const OF_STEP: Partial<Record<OverhaulStep['does'], Part>> = {
+/** What a step asks for: a part of the card, or of the balls only how many go in. */
+export type Asked = Part | 'count';
+
+/** Steps that are done on a pane of glass and have nothing to put down. */
+const ASKS_NOTHING = ['roll'];
+
+const OF_STEP: Partial<Record<OverhaulStep['does'], Asked>> = {
   feel: 'before',
   look: 'look',
   measure: 'measure',
-  count: 'measure',
+  count: 'count',
   adjust: 'set',
   lock: 'set',
   recheck: 'round',
 };
 
 /** The part of the card that a step is worked on; null where the hands do it all. */
-export function partOf(step: OverhaulStep, bench: BearingBench): Part | null {
+export function partOf(step: OverhaulStep, bench: BearingBench): Asked | null {
+  if (ASKS_NOTHING.includes(step.id)) return null;
   const part = step.id === 'after' ? 'after' : (OF_STEP[step.does] ?? null);
+  if (part === 'count') return bench.rows.length > 0 ? 'count' : null;
   return part && partsOf(bench).includes(part) ? part : null;
 }
 
@@ -134,4 +142,12 @@ export function partWords(part: Part, bearing: Bearing, bench: BearingBench): st
     case 'next':
       return bearing.service.doneOn === null ? '' : `counted from ${dayOf(bearing.service.doneOn)}`;
   }
+}
+
+/** The part of the card that a done step asked for and that says nothing still; null where it says something, or asks nothing. */
+export function leftEmpty(step: OverhaulStep, bearing: Bearing, bench: BearingBench): string | null {
+  const part = partOf(step, bench);
+  if (part === 'count')
+    return bench.rows.every((row) => countsOf(bearing, row.id).in !== null) ? null : 'balls counted in';
+  return part && partWords(part, bearing, bench) === '' ? partTitle(part, bench).toLowerCase() : null;
 }

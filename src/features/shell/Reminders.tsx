@@ -8,18 +8,39 @@ import { Notice } from '@/ui/Notice';
 /** After this many changes since the last export it is time for another. */
 const MANY_CHANGES = 200;
 
+const KEY = 'ergasto:export-later';
+
+/** At how many changes the reminder was sent away; it comes again after as many more. */
+function sentAway(): number | null {
+  try {
+    const kept = Number(localStorage.getItem(KEY) ?? NaN);
+    return Number.isFinite(kept) ? kept : null;
+  } catch {
+    return null;
+  }
+}
+
+function sendAway(at: number): void {
+  try {
+    localStorage.setItem(KEY, String(at));
+  } catch {
+    // It stays away for as long as the page is open.
+  }
+}
+
 /** Asks the browser once to keep the records when it runs short of room, and reminds of the export. */
 export function Reminders() {
   const own = useWorkshopName() === 'own';
   const unexported = useWorkshopState((state) => state.unexported);
   const any = useWorkshopState((state) => Object.keys(state.summaries).length > 0);
-  const [later, setLater] = useState(false);
+  const [later, setLater] = useState(sentAway);
   useEffect(() => {
     if (!own || !any) return;
     const storage = (navigator as Partial<Navigator>).storage;
     void storage?.persisted?.().then((kept) => (kept ? true : storage.persist()));
   }, [own, any]);
-  if (!own || later || unexported < MANY_CHANGES) return null;
+  if (!own || unexported < MANY_CHANGES || (later !== null && unexported >= later && unexported < later + MANY_CHANGES))
+    return null;
   return (
     <Notice
       tone="plain"
@@ -28,13 +49,19 @@ export function Reminders() {
           <Button color="inherit" component={Link} href="/records">
             Export
           </Button>
-          <Button color="inherit" onClick={() => setLater(true)}>
+          <Button
+            color="inherit"
+            onClick={() => {
+              setLater(unexported);
+              sendAway(unexported);
+            }}
+          >
             Later
           </Button>
         </>
       }
     >
-      {unexported} changes since the last export. A browser can be cleared: keep a copy of the records elsewhere.
+      {unexported} changes since the last export: keep a copy elsewhere.
     </Notice>
   );
 }

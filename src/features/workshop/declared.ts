@@ -110,6 +110,8 @@ export interface BenchStep {
   /** Where much is asked the hand is near the screen, and what it asks must fit beneath the title. */
   asksMuch: boolean;
   done: boolean;
+  /** What it asked for and was never given, in words, once it is done; null where nothing is wanting. */
+  leftEmpty: string | null;
   /** What has to be there before the step can be called done, in words. */
   waitsFor: string | null;
   /** What is recorded when the step is done with one tap; null where going on records nothing. */
@@ -128,6 +130,7 @@ export const NO_STEP = {
   photosOf: null,
   asksMuch: false,
   waitsFor: null,
+  leftEmpty: null,
   finish: null,
 } satisfies Partial<BenchStep>;
 
