@@ -8,6 +8,9 @@ const group = (page: Page, name: string | RegExp) => page.getByRole('group', { n
 /** Opens one bearing of the grey racer from the list of them, as a person does. */
 async function toBearing(page: Page, place: string, choose?: RegExp): Promise<void> {
   await page.goto('/bike?id=grey-racer&stage=overhaul');
+  await expect(page.getByRole('main').getByRole('listitem').first()).toBeVisible();
+  // What no job asks for, and what is left alone, lies folded.
+  for (const fold of await page.getByRole('main').locator('summary').all()) await fold.click();
   await page.getByRole('listitem').filter({ hasText: place }).first().getByRole('button').click();
   await expect(page.getByRole('heading', { level: 2, name: place })).toBeVisible();
   if (choose) {

@@ -37,7 +37,7 @@ test('after one visit everything works with the server gone, and no rule of the 
 
     // A deep link, straight from the address bar, with the reckoning in its worker.
     await page.goto('/bike?id=green-tourer&stage=buy');
-    await expect(page.getByText('the most to pay')).toBeVisible();
+    await expect(page.getByText('your limit', { exact: true })).toBeVisible();
     for (const stage of STAGES) {
       await page.getByRole('navigation', { name: 'Stages' }).locator(`a[href$="stage=${stage}"]`).click();
       await expect(page.getByRole('main').getByRole('heading', { level: 2 }).first()).toBeVisible();

@@ -21,6 +21,11 @@ test('the whole look-over by keyboard alone', async ({ page }) => {
         page.locator('button[aria-expanded="true"]').filter({ has: page.getByText(name, { exact: true }) }),
       ).toHaveCount(0);
     };
+    /** What an eye cannot tell is asked for once, and may be left by the same key. */
+    const looked = async () => {
+      await page.keyboard.press('f');
+      if ((await open.count()) > 0 && (await open.locator('xpath=./*[2]/*[1]').textContent()) === name) await next('f');
+    };
     if (skipped.has(name)) await next('x');
     else if (name === 'Chain') {
       // Digits are a reading wherever they are typed.
@@ -34,15 +39,16 @@ test('the whole look-over by keyboard alone', async ({ page }) => {
       await expect(page.getByRole('group', { name: `Checks: ${name}` }).locator(':scope:focus, :focus')).toHaveCount(1);
       await page.keyboard.type('0.1');
       await page.keyboard.press('Enter');
-      await next('f');
+      await looked();
     } else if (name === 'Seat post') {
       await page.keyboard.press('s');
       await next('Enter');
     } else {
-      await page.keyboard.press('f');
       // The hand of the front brake is never fine by looking alone: skip it.
-      if (name === 'Brake lever, left') await next('x');
-      else await expect(open.filter({ has: page.getByText(name, { exact: true }) })).toHaveCount(0);
+      if (name === 'Brake lever, left') {
+        await page.keyboard.press('f');
+        await next('x');
+      } else await looked();
     }
   }
   await expect(page.getByText('3 of 45 places not looked at, which is not fine')).toBeVisible();

@@ -193,7 +193,13 @@ export const KINDS: Kind[] = [
   },
   {
     name: 'a key that would change every object',
-    make: (n) => withJson(JSON.stringify(fileJson()).replace('"door":{}', `"door":{"${pick(NAMES, n)}":"fine"}`)),
+    make: (n) =>
+      withJson(
+        JSON.stringify(fileJson()).replace(
+          '"door":{}',
+          `"door":{"${pick(NAMES, n)}":{"answer":"fine","at":"${AT}","by":""}}`,
+        ),
+      ),
     comes: 'taken',
   },
   {

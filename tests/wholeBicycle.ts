@@ -31,6 +31,7 @@ export function sound(check: Check): Evidence {
   if (byEye) return byEye;
   if (check.kind === 'disc') return { readingsMm: [1.8], minimumMm: 1.5 };
   if (check.kind === 'lever-hand') return { outcome: 'left' };
+  if (check.kind === 'tyre-age') return { code: '1525' };
   if (check.kind === 'chain') return { pitches: 24, lengthMm: 304.9 };
   return { readingsMm: [check.kind === 'rim-hollow' ? 0.1 : 2.5] };
 }

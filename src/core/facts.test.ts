@@ -561,7 +561,8 @@ describe('the bolts that a bicycle has', () => {
         const has = found.map(({ id }) => id);
         expect(new Set(has).size).toBe(has.length);
         const safe = found.filter((bolt) => bolt.safetyCritical).map(({ place }) => place);
-        for (const place of ['stem', 'bars', 'brake-lever.left', 'brake-lever.right', 'brake.front', 'brake.rear'])
+        const levers = kind.brakes === 'back-pedal' ? ['brake-lever.right'] : ['brake-lever.left', 'brake-lever.right'];
+        for (const place of ['stem', 'bars', ...levers, 'brake.front', 'brake.rear'])
           expect([place, safe.includes(place)]).toEqual([place, true]);
         for (const place of [
           'axle.front',

@@ -17,29 +17,9 @@ jest.mock('next/navigation', () => ({
   useRouter: () => ({ push: jest.fn() }),
   useSearchParams: () => new URLSearchParams(),
 }));
-jest.mock('@/worker/client', () => ({
-  reckoner: () => ({
-    reckon: (_caller: string, id: string) =>
-      Promise.resolve({
-        ok: true,
-        output:
-          id === 'inspect.lookOver'
-            ? {
-                findings: [
-                  { place: 'crank.left', state: 'unsafe' },
-                  { place: 'chain', state: 'fine' },
-                ],
-                safetyPlaces: [],
-              }
-            : id === 'prove.ready'
-              ? {
-                  ready: false,
-                  missing: [{ kind: 'unsafe', id: 'cranks', words: 'Cranks', blocks: true, stage: 'look-over' }],
-                }
-              : { appraisal: { ceiling: 8000 }, bolts: [], open: [], jobs: [], proofs: [] },
-      }),
-  }),
-}));
+jest.mock('@/worker/client', () =>
+  jest.requireActual<typeof import('../../tests/reckonHere')>('../../tests/reckonHere'),
+);
 
 const AT = '2026-11-25T10:00:00.000Z';
 const HOUR_MS = 3_600_000;
@@ -83,13 +63,24 @@ describe('the floor on the screen', () => {
     await floor([
       bike('b1', 'Blue tourer', {
         purchase: { paid: 9000, at: AT },
-        appraisal: { ...newBicycle('x', AT, 'x').appraisal, resale: { low: 1, likely: 2, high: 3 } },
+        appraisal: { ...newBicycle('x', AT, 'x').appraisal, resale: { low: 19000, likely: 21000, high: 24000 } },
+        observations: [
+          {
+            id: 'o',
+            check: 'frame',
+            at: AT,
+            evidence: { outcome: 'crack' },
+            note: '',
+            seenAs: 'bought',
+            withdrawn: false,
+          },
+        ],
       }),
     ]);
     expect(screen.getByText(/one bicycle/)).toBeInTheDocument();
     expect(screen.queryByLabelText('Search')).toBeNull();
     expect(await screen.findByText('1 unsafe as last seen')).toBeInTheDocument();
-    expect(screen.getByText('of €80')).toBeInTheDocument();
+    expect(screen.getByText(/your limit €\d/)).toBeInTheDocument();
     expect(screen.getByRole('img', { name: 'Needs something: unsafe' })).toBeInTheDocument();
   });
 

@@ -71,7 +71,7 @@ describe('taking back', () => {
     await userEvent.click(button('Undo: brief donor'));
     expect(record().brief).toBe('rideable');
     await userEvent.keyboard('{Control>}z{/Control}');
-    expect(record().appraisal.asking).toBe(0);
+    expect(record().appraisal.asking).toBeNull();
     expect(screen.queryByRole('button', { name: /^Undo/ })).toBeNull();
     await userEvent.click(button('Do again: asked 120'));
     expect(record().appraisal.asking).toBe(12000);

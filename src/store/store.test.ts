@@ -248,7 +248,7 @@ describe('the store', () => {
     expect(two.store.getState().remark).toBe('Taken back: chain 0.69 %');
     await quiet([one, two]);
     expect(database.records.get('b1')).toMatchObject({
-      appraisal: { asking: 0 },
+      appraisal: { asking: null },
       observations: [{ id: 'o1', withdrawn: true }],
     });
     const three = await opened(tab(3));

@@ -2,7 +2,6 @@ import { bicycleKind } from '../bicycle';
 import { HOUSE_RULES, ruleWords } from '../houseRules';
 import { rebuildBolts } from '../rebuild/bolts';
 import { inspectLookOver } from './lookOver';
-import type { LookOverAsked } from './lookOverInput';
 
 const found = (check: string, evidence: object, rules: object = {}) =>
   inspectLookOver
@@ -12,7 +11,7 @@ const found = (check: string, evidence: object, rules: object = {}) =>
         rules,
         today: '2026-11-28',
         found: [{ check, evidence }],
-      } as LookOverAsked),
+      }),
     )
     .findings.find((each) => each.check === check)!;
 

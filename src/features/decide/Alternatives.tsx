@@ -7,6 +7,7 @@ import { Choices } from '@/ui/Choices';
 import { hours, money } from '@/ui/format';
 import { useReckon } from '../workshop/useReckon';
 import { stockCosts, stockFor, takeOne } from '@/model/stock/drawer';
+import { FromStock } from '../stock/FromStock';
 import { useSettings, useWorkshopState, type StageProps } from '../workshop/WorkshopProvider';
 import { asJob, decidedJob } from '@/model/decide/decided';
 
@@ -78,7 +79,8 @@ export function Alternatives({ ways, bicycle, wage, send }: { ways: ProposedJob[
       >
         {ways.map((way) => {
           const weighed = found.get(way.rule);
-          const kept = decidedJob(bicycle.jobs, way)?.decision === 'keep';
+          const decided = decidedJob(bicycle.jobs, way);
+          const kept = decided?.decision === 'keep';
           return (
             <Box
               key={way.rule}
@@ -109,6 +111,7 @@ export function Alternatives({ ways, bicycle, wage, send }: { ways: ProposedJob[
               >
                 {kept ? 'Kept' : 'Keep this one'}
               </Button>
+              {kept && !decided.done && <FromStock job={decided} send={send} />}
             </Box>
           );
         })}

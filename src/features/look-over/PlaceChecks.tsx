@@ -89,6 +89,7 @@ function CheckBlock({
     <Box
       role="group"
       aria-label={check.label}
+      data-check={check.id}
       onFocusCapture={onCurrent}
       onPointerDown={onCurrent}
       sx={{
@@ -182,12 +183,10 @@ function HandBar({
   );
 }
 
-/** The first reading field that nothing has been entered in. */
-function emptyField(box: HTMLElement | null): HTMLInputElement | null {
-  return (
-    [...(box?.querySelectorAll<HTMLInputElement>('input[data-reading]') ?? [])].find((field) => field.value === '') ??
-    null
-  );
+/** The first reading field of a check that nothing has been entered in. */
+function emptyField(box: HTMLElement | null, check: string): HTMLInputElement | null {
+  const fields = box?.querySelectorAll<HTMLInputElement>(`[data-check="${check}"] input[data-reading]`);
+  return [...(fields ?? [])].find((field) => field.value === '') ?? null;
 }
 
 /** One place with all its checks at hand. */
@@ -219,13 +218,14 @@ export function PlaceChecks({
   const alone = at.checks.length === 1;
   const { letterKeys } = useSettings();
   const { name: by } = useHand();
-  const asksReading = at.checks.some((check) => !check.byEye && check.kind !== 'lever-hand');
+  // A place that begins with a reading has its field at hand; where looking comes first, the keys are the eye's.
+  const [beginsWith] = useState(openCheck.byEye ? null : openCheck.id);
 
   useEffect(() => {
-    const first = asksReading ? emptyField(box.current) : null;
+    const first = beginsWith === null ? null : emptyField(box.current, beginsWith);
     (first ?? box.current)?.focus({ preventScroll: true });
     void box.current?.closest('li')?.scrollIntoView({ block: 'start' });
-  }, [asksReading]);
+  }, [beginsWith]);
 
   /** Looked at the whole place and found nothing: every check that looking can answer and that says nothing yet. */
   const foundNothing = () => {
@@ -239,7 +239,7 @@ export function PlaceChecks({
     if (asked && asked.id !== readingAsked) {
       setReadingAsked(asked.id);
       setChosen(asked.id);
-      emptyField(box.current)?.focus();
+      emptyField(box.current, asked.id)?.focus();
     } else onNext();
   };
   const mark = (state: HandState) => {

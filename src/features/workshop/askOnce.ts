@@ -8,6 +8,8 @@ const answered = new Map<string, Reckoned>();
 /** Questions that are being answered: another view that asks the same waits for the same answer. */
 const asked = new Map<string, Promise<Reckoned>>();
 const MOST_ANSWERS = 300;
+/** What each caller asked last: whoever has turned to another question no longer asks the one before. */
+const wanted = new Map<string, string>();
 
 /** What a question is known by. */
 export const keyOf = (id: CalculatorId, input: unknown): string => `${id} ${JSON.stringify(input)}`;
@@ -31,25 +33,34 @@ const worker = () => import('@/worker/client');
 
 /** Asks in the worker, where nobody is asking the same already, and remembers the answer. Rejects when `caller` asks anew. */
 export async function askOnce(caller: string, key: string): Promise<Reckoned> {
-  const running = asked.get(key);
-  if (running) {
-    try {
-      return await running;
-    } catch (error) {
-      // Whoever asked first has turned to another question; this one still wants its answer.
-      if (!(error instanceof Cancelled)) throw error;
-    }
+  wanted.set(caller, key);
+  try {
+    return await (waitFor(caller, key) ?? ask(caller, key));
+  } finally {
+    if (wanted.get(caller) === key) wanted.delete(caller);
   }
+}
+
+/** The answer that another is waiting for already; asked by `caller` itself when that other has turned away. */
+function waitFor(caller: string, key: string): Promise<Reckoned> | undefined {
+  return asked.get(key)?.catch((error: unknown) => {
+    if (!(error instanceof Cancelled)) throw error;
+    // Asked now, a question that `caller` has left would cancel the one it turned to.
+    if (wanted.get(caller) !== key) throw error;
+    return ask(caller, key);
+  });
+}
+
+function ask(caller: string, key: string): Promise<Reckoned> {
   const space = key.indexOf(' ');
   const own = worker()
     .then(({ reckoner }) =>
       reckoner().reckon(caller, key.slice(0, space) as CalculatorId, JSON.parse(key.slice(space + 1)) as never),
     )
-    .then((result) => remember(key, result));
+    .then((result) => remember(key, result))
+    .finally(() => {
+      if (asked.get(key) === own) asked.delete(key);
+    });
   asked.set(key, own);
-  try {
-    return await own;
-  } finally {
-    if (asked.get(key) === own) asked.delete(key);
-  }
+  return own;
 }

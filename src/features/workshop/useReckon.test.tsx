@@ -1,4 +1,7 @@
 import { act, render, screen, waitFor } from '@testing-library/react';
+import { useLayoutEffect } from 'react';
+import { createRoot } from 'react-dom/client';
+import { askOnce, keyOf } from './askOnce';
 import { useReckon } from './useReckon';
 
 const asked: { input: unknown; resolve(value: unknown): void; reject(reason: Error): void }[] = [];
@@ -36,4 +39,28 @@ test('a question that failed does not stand for the next one, and an answer stan
   await isAsked(3);
   await act(() => Promise.resolve(last().resolve({ ok: true, output: 'three' })));
   expect(said()).toBe('three');
+});
+
+test('an answer that another view had between drawing and asking is shown', async () => {
+  const theirs = askOnce('another view', keyOf('buy.age', { features: [], thisYear: 4 }));
+  await waitFor(() => expect(last().input).toMatchObject({ thisYear: 4 }));
+  const there = last();
+  /** Answered once this is drawn, before what it asks is asked. */
+  function Drawn() {
+    useLayoutEffect(() => there.resolve({ ok: true, output: 'four' }), []);
+    return <Shown question={4} />;
+  }
+  const acting = globalThis as { IS_REACT_ACT_ENVIRONMENT?: boolean };
+  acting.IS_REACT_ACT_ENVIRONMENT = false;
+  const into = document.body.appendChild(document.createElement('div'));
+  const root = createRoot(into);
+  try {
+    root.render(<Drawn />);
+    await theirs;
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    expect(into.textContent).toBe('four');
+  } finally {
+    root.unmount();
+    acting.IS_REACT_ACT_ENVIRONMENT = true;
+  }
 });

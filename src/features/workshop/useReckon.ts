@@ -28,7 +28,10 @@ export function useReckon<Id extends CalculatorId>(id: Id, input: QuestionOf<Id>
   if (key !== null && remembered && shown?.key !== key) setShown({ key, result: remembered });
 
   useEffect(() => {
-    if (key === null || answerOf(key)) return;
+    if (key === null) return;
+    // Another view's question may have been answered since this one was drawn.
+    const there = answerOf(key);
+    if (there) return setShown((was) => (was?.key === key ? was : { key, result: there }));
     let gone = false;
     askOnce(caller, key).then(
       // What an answer draws may be long, and whoever taps meanwhile comes first.
