@@ -33,6 +33,9 @@ const worker = () => import('@/worker/client');
 
 /** Asks in the worker, where nobody is asking the same already, and remembers the answer. Rejects when `caller` asks anew. */
 export async function askOnce(caller: string, key: string): Promise<Reckoned> {
+  // Answered for another view since whoever asks was drawn.
+  const there = answered.get(key);
+  if (there) return there;
   wanted.set(caller, key);
   try {
     return await (waitFor(caller, key) ?? ask(caller, key));

@@ -27,11 +27,9 @@ export function useReckon<Id extends CalculatorId>(id: Id, input: QuestionOf<Id>
   const remembered = key === null ? undefined : answerOf(key);
   if (key !== null && remembered && shown?.key !== key) setShown({ key, result: remembered });
 
+  const isThere = remembered !== undefined || (key !== null && shown?.key === key);
   useEffect(() => {
-    if (key === null) return;
-    // Another view's question may have been answered since this one was drawn.
-    const there = answerOf(key);
-    if (there) return setShown((was) => (was?.key === key ? was : { key, result: there }));
+    if (key === null || isThere) return;
     let gone = false;
     askOnce(caller, key).then(
       // What an answer draws may be long, and whoever taps meanwhile comes first.
@@ -41,7 +39,7 @@ export function useReckon<Id extends CalculatorId>(id: Id, input: QuestionOf<Id>
     return () => {
       gone = true;
     };
-  }, [caller, id, key]);
+  }, [caller, id, key, isThere]);
 
   if (key === null) return { output: null, errors: [], pending: false, failed: false };
   // A question that failed says nothing about the next one; an answer stands until the next is there.
