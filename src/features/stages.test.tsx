@@ -37,7 +37,7 @@ describe('Buy', () => {
     await drawStage(Buy, [fetches]);
     expect(await screen.findByText('your limit')).toBeInTheDocument();
     expect(screen.getByText('Haggle')).toBeInTheDocument();
-    expect(screen.getByText(/weighs most: without it the ceiling would be/)).toBeInTheDocument();
+    expect(screen.getByText(/weighs most: without it your limit would be/)).toBeInTheDocument();
   });
 
   test('a fault of one’s own is added once, and the same name is not taken twice', async () => {

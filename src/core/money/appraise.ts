@@ -348,11 +348,11 @@ function reasonsFor(
   const reasons: string[] = [];
   if (found.verdict === 'buy')
     reasons.push(
-      `The asking price leaves ${wanted} in ${percent(found.atAsking.targetChance)} of the cases; ${percent(problem.confidence)} was asked for.`,
+      `This price leaves ${wanted} in ${percent(found.atAsking.targetChance)} of the cases; ${percent(problem.confidence)} was asked for.`,
     );
   if (found.verdict === 'haggle')
     reasons.push(
-      `At the asking price ${wanted} comes out in ${percent(found.atAsking.targetChance)} of the cases, not in ${percent(problem.confidence)}: offer ${money(found.ceiling, problem.currency)} or less.`,
+      `At this price ${wanted} comes out in ${percent(found.atAsking.targetChance)} of the cases, not in ${percent(problem.confidence)}: ${money(found.ceiling, problem.currency)} or less would do.`,
     );
   if (found.verdict === 'walk-away')
     reasons.push(
@@ -361,11 +361,11 @@ function reasonsFor(
   if (rawCeiling < 0)
     reasons.push('As a gift it would still miss the target: the work and parts eat more than it fetches.');
   if (found.atAsking.lossChance > 0)
-    reasons.push(`At the asking price it loses money in ${percent(found.atAsking.lossChance)} of the cases.`);
+    reasons.push(`At this price it loses money in ${percent(found.atAsking.lossChance)} of the cases.`);
   const worst = found.drivers.filter((driver) => driver.kind === 'fault' && driver.lift > 0)[0];
   if (worst)
     reasons.push(
-      `"${worst.label}" weighs most: without it the ceiling would be ${money(worst.lift, problem.currency)} higher.`,
+      `"${worst.label}" weighs most: without it your limit would be ${money(worst.lift, problem.currency)} higher.`,
     );
   if (worst && found.resaleSpread > worst.lift)
     reasons.push('What it fetches is less certain than any fault: look for sold prices before looking for faults.');

@@ -167,7 +167,7 @@ function run({ appraisal, travel, haggle }: z.output<typeof input>): Drive {
       `The road takes ${say(travelCost)} and ${roundTo(travelMinutes / 60, 1)} hours, spent before the door and never counted there.`,
     ],
     working: [
-      row('c', 'confidence of the ceiling at the door', confidence),
+      row('c', 'confidence of the limit at the door', confidence),
       row('p', 'price after haggling', roundHalfUp(price), minorUnit(currency)),
       row('v', 'left over on average where it is bought or not', roundHalfUp(meanGain), minorUnit(currency)),
       row('b', 'bought in', roundTo(buyChance * 100, 1), '%'),

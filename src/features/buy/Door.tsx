@@ -24,7 +24,7 @@ import { KindFields } from '../kind/KindFields';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { HeldMoney } from './HeldMoney';
 import { StopWords } from './StopWords';
-import { VERDICT_WORDS } from './words';
+import { PAID_WORDS, VERDICT_WORDS } from './words';
 
 const PART_WORDS: Record<string, string> = {
   frame: 'Frame, fork, post and stem',
@@ -155,7 +155,7 @@ function Figures({ found, currency }: { found: BuyAppraisal | null; currency: st
               color: stateColour(stateOf('money.appraise', appraisal.verdict)),
             }}
           >
-            {VERDICT_WORDS[appraisal.verdict]}
+            {(limit.price.is === 'paid' ? PAID_WORDS : VERDICT_WORDS)[appraisal.verdict]}
           </Box>
         )}
       </Box>

@@ -21,7 +21,7 @@ import { Working } from '@/ui/Working';
 import type { Reckoning } from '../workshop/useReckon';
 import { Comparables } from './Comparables';
 import { Sliders } from './Sliders';
-import { VERDICT_WORDS } from './words';
+import { PAID_WORDS, VERDICT_WORDS } from './words';
 import { nowIso } from '@/store/now';
 import { LimitChanged } from '../workshop/LimitChanged';
 import { useHand } from '../workshop/useHand';
@@ -72,7 +72,7 @@ function Outcome({
         <BigNumber value={limit === null ? '–' : money(limit, currency, true)} label="your limit" />
         {price && (
           <>
-            <BigNumber value={VERDICT_WORDS[found.verdict]} label={at} tone={tone} />
+            <BigNumber value={(price.is === 'paid' ? PAID_WORDS : VERDICT_WORDS)[found.verdict]} label={at} tone={tone} />
             <BigNumber value={percent(found.atAsking.lossChance)} label="chance of a loss" />
             <BigNumber
               value={found.atAsking.hourly ? money(found.atAsking.hourly.p50, currency, true) : 'no time'}

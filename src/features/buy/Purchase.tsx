@@ -10,7 +10,7 @@ import { Section } from '@/ui/Section';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 
 export const PURPOSE_CHOICES: { id: Purpose; label: string; words: string }[] = [
-  { id: 'sale', label: 'Sell it', words: 'A ceiling on the price, so that profit or wage comes out.' },
+  { id: 'sale', label: 'Sell it', words: 'A limit on the price, so that profit or wage comes out.' },
   { id: 'save', label: 'Save it', words: 'From the tip: what it may cost counts, time does not.' },
   { id: 'keeper', label: 'Keep it', words: 'No resale: what it would fetch is only a comparison.' },
   { id: 'customer', label: 'A customer’s', words: 'No price to pay: an estimate and the owner’s word, under Decide.' },

@@ -5,7 +5,7 @@ import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Bicycle } from '@/model/record';
-import { minutesByJob, workedMinutes } from '@/model/work/hours';
+import { minutesByJob, readableEntries, workedMinutes } from '@/model/work/hours';
 import { Disclosure } from '@/ui/Disclosure';
 import { dayOf, hours } from '@/ui/format';
 import { RuledList } from '@/ui/RuledList';
@@ -21,6 +21,7 @@ export function HoursByJob({ bicycle, send }: StageProps) {
   const stageLabel = useStageLabel();
   const [open, setOpen] = useState<Entry | 'new' | null>(null);
   const { jobs, none } = minutesByJob(bicycle);
+  const { long, short } = readableEntries(bicycle.minutes);
   const titleOf = (id: string) => bicycle.jobs.find((job) => job.id === id)?.title ?? 'A job that is gone';
   return (
     <Box sx={{ mt: 2 }}>
@@ -61,13 +62,13 @@ export function HoursByJob({ bicycle, send }: StageProps) {
           wide
           summary={
             <>
-              {hours(workedMinutes(bicycle))} in{' '}
-              {bicycle.minutes.length === 1 ? 'one entry' : `${bicycle.minutes.length} entries`}
+              {hours(workedMinutes(bicycle))} in {long.length === 1 ? 'one entry' : `${long.length} entries`}
+              {short > 0 && ` and ${short} under a minute`}
             </>
           }
         >
           <RuledList>
-            {bicycle.minutes.map((entry) => (
+            {long.map((entry) => (
               <Box
                 component="li"
                 key={entry.id}

@@ -21,13 +21,8 @@ export const findingSigns = defineOverlay({
 /** The same, without what nobody looked at, and with what the door left open. */
 export const seenSigns = defineOverlay({
   signs: (_bicycle, { lookOver }) =>
-    gravest(
-      (lookOver?.findings ?? []).flatMap((finding) => {
-        if (finding.state !== 'not-looked-at') return [finding];
-        // Something is wrong at one of these: the door does not say at which.
-        return finding.doubted ? [{ ...finding, state: 'service' as const }] : [];
-      }),
-    ),
+    // Something is wrong at one of the doubted ones: the door does not say at which, so that each is to be looked at.
+    gravest((lookOver?.findings ?? []).filter(({ state, doubted }) => state !== 'not-looked-at' || doubted)),
 });
 
 /** What was found of the bearings. */

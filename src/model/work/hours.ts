@@ -17,6 +17,14 @@ export function minutesByJob({ minutes }: Pick<Bicycle, 'minutes'>): { jobs: Rec
   return { jobs, none };
 }
 
+/** The entries by themselves that are long enough to be put right, and how many seconds-long ones the clock left between them. */
+export function readableEntries<Entry extends { minutes: number }>(
+  minutes: readonly Entry[],
+): { long: Entry[]; short: number } {
+  const long = minutes.filter((entry) => entry.minutes >= 1);
+  return { long, short: minutes.length - long.length };
+}
+
 /** A clock of the record, in milliseconds. */
 export function runningClock(clock: NonNullable<Bicycle['clock']>): RunningClock {
   return {
