@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { resultInput } from '@/model/money/questions';
+import type { Bicycle } from '@/model/record';
 import { boltsInput } from '@/model/rebuild/questions';
 import { workedMinutes } from '@/model/work/hours';
 import { nowIso } from '@/store/now';
@@ -51,7 +52,9 @@ function Earned({ bicycle }: Pick<StageProps, 'bicycle'>) {
         }}
       >
         <BigNumber
-          value={result.profit === null ? 'Not sold' : money(result.profit, currency)}
+          value={
+            result.profit === null ? (isCustomers(bicycle) ? 'Not billed' : 'Not sold') : money(result.profit, currency)
+          }
           label="profit"
           tone={result.profit !== null && result.profit < 0 ? stateColour('unsafe') : undefined}
         />
@@ -72,6 +75,9 @@ function Earned({ bicycle }: Pick<StageProps, 'bicycle'>) {
   );
 }
 
+/** A customer’s bicycle is billed and never bought or sold. */
+const isCustomers = ({ purpose }: Pick<Bicycle, 'purpose'>) => purpose === 'customer';
+
 /** Cost, hours, what it earned, and the sheet that goes with it. */
 export function HandOver({ bicycle, send }: StageProps) {
   const settings = useSettings();
@@ -81,6 +87,7 @@ export function HandOver({ bicycle, send }: StageProps) {
   const lookOver = useFindings(bicycle);
   const ready = useReady(bicycle);
   const due = useServices(bicycle);
+  const customers = isCustomers(bicycle);
   const { output } = useReckon('rebuild.bolts', boltsInput(bicycle, settings));
   return (
     <>
@@ -89,17 +96,19 @@ export function HandOver({ bicycle, send }: StageProps) {
         <Section title="What it earned">
           <Earned bicycle={bicycle} />
         </Section>
-        <Section title="Sale and hours">
+        <Section title={customers ? 'Bill and hours' : 'Sale and hours'}>
           <Box data-readings sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'start' }}>
+            {!customers && (
+              <ReadingField
+                label="Bought for"
+                kind="money"
+                unit={currency}
+                value={bicycle.purchase?.paid ?? null}
+                onCommit={(paid) => send({ type: 'recordPurchase', paid, at: nowIso() })}
+              />
+            )}
             <ReadingField
-              label="Bought for"
-              kind="money"
-              unit={currency}
-              value={bicycle.purchase?.paid ?? null}
-              onCommit={(paid) => send({ type: 'recordPurchase', paid, at: nowIso() })}
-            />
-            <ReadingField
-              label="Sold for"
+              label={customers ? 'Billed' : 'Sold for'}
               kind="money"
               unit={currency}
               value={bicycle.sale.price}
@@ -110,7 +119,7 @@ export function HandOver({ bicycle, send }: StageProps) {
             />
             {bicycle.sale.price !== null && (
               <TextInput
-                label="Sold on"
+                label={customers ? 'Billed on' : 'Sold on'}
                 type="date"
                 value={bicycle.sale.on ?? ''}
                 onChange={({ target: { value } }) =>
@@ -120,13 +129,15 @@ export function HandOver({ bicycle, send }: StageProps) {
                 sx={{ width: 170 }}
               />
             )}
-            <ReadingField
-              label="Selling fee"
-              kind="money"
-              unit={currency}
-              value={bicycle.sale.fee}
-              onCommit={(fee) => send({ type: 'setSale', changes: { fee } })}
-            />
+            {!customers && (
+              <ReadingField
+                label="Selling fee"
+                kind="money"
+                unit={currency}
+                value={bicycle.sale.fee}
+                onCommit={(fee) => send({ type: 'setSale', changes: { fee } })}
+              />
+            )}
           </Box>
           <HoursByJob bicycle={bicycle} send={send} />
         </Section>

@@ -62,8 +62,13 @@ export function HoursByJob({ bicycle, send }: StageProps) {
           wide
           summary={
             <>
-              {hours(workedMinutes(bicycle))} in {long.length === 1 ? 'one entry' : `${long.length} entries`}
-              {short > 0 && ` and ${short} under a minute`}
+              {hours(workedMinutes(bicycle))} in{' '}
+              {[
+                long.length > 0 && (long.length === 1 ? 'one entry' : `${long.length} entries`),
+                short > 0 && `${short} under a minute`,
+              ]
+                .filter(Boolean)
+                .join(' and ')}
             </>
           }
         >

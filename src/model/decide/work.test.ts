@@ -8,7 +8,6 @@ const job = (rule: string, place: string, more: Partial<Job> = {}): Job => ({
   rule,
   place,
   title: rule,
-  need: 'needed',
   minutes: range,
   parts: range,
   decision: 'keep',
@@ -19,7 +18,7 @@ const job = (rule: string, place: string, more: Partial<Job> = {}): Job => ({
   ...more,
 });
 const asked = (rule: string, place: string, need: ProposedJob['need']) =>
-  ({ rule, place, need, title: rule, why: 'It runs as it should.' }) as ProposedJob;
+  ({ rule, place, need, title: rule, why: 'It runs as it should.', also: [], aka: [] }) as unknown as ProposedJob;
 
 describe('what the decisions say of a place', () => {
   test('a kept job leads to its place; the ordinary work of a resale leads nowhere, kept or dropped', () => {
