@@ -16,6 +16,7 @@ import { WorkshopContext } from './workshop/WorkshopProvider';
 jest.mock('next/navigation', () => ({
   useRouter: () => ({ push: jest.fn() }),
   useSearchParams: () => new URLSearchParams(),
+  usePathname: () => '/',
 }));
 jest.mock('@/worker/client', () =>
   jest.requireActual<typeof import('../../tests/reckonHere')>('../../tests/reckonHere'),

@@ -33,12 +33,20 @@ export function stripBoard(
     wanted,
     alone,
     begun,
-  }: { wanted: readonly string[]; alone: ReadonlyMap<string, string>; begun: ReadonlySet<string> },
+    opened = new Set(),
+  }: {
+    wanted: readonly string[];
+    alone: ReadonlyMap<string, string>;
+    begun: ReadonlySet<string>;
+    /** Trays that something lies in: whatever was in their way is out of it, told or not. */
+    opened?: ReadonlySet<string>;
+  },
 ): Board {
   const has = new Set(trays.trays.map(({ place }) => place));
   const trayAt = (place: string) => (has.has(place) ? place : trays.trayOf[place]);
   const led = new Set(wanted.flatMap((place) => trayAt(place) ?? []));
-  const needed = neededFor(led, trays.constraints);
+  const shut = new Set([...led].filter((place) => !opened.has(place)));
+  const needed = new Set([...led, ...neededFor(shut, trays.constraints)]);
   const blocked = new Map(order.blocked.map((each) => [each.place, each.by]));
   const open = new Set(order.open.map(({ place }) => place));
   const left = [...alone].flatMap(([place, why]) => {

@@ -181,6 +181,18 @@ describe('the order of a strip', () => {
       expect(lead.find(({ place }) => place === 'axle.rear')).toMatchObject({ inTheWay: true });
     });
 
+    test('a hub whose parts lie in the tray has its wheel out, told or not', () => {
+      const opened = new Set(['hub.front']);
+      const { lead } = stripBoard({ trays, constraints, trayOf }, order, {
+        wanted: ['hub.front'],
+        alone: new Map(),
+        begun: opened,
+        opened,
+      });
+      expect(places(lead)).toEqual(['hub.front']);
+      expect(places(board(['hub.front'], [], ['hub.front']).lead)).toContain('axle.front');
+    });
+
     test('a tyre, a rim or a disc comes with its wheel, a chainring with the cranks', () => {
       expect(places(board(['tyre.rear']).lead)).toContain('axle.rear');
       expect(places(board(['chainrings']).lead)).toEqual(

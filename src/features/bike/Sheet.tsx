@@ -152,7 +152,7 @@ export function Sheet({
           display: 'flex',
           alignItems: 'center',
           width: '100%',
-          maxWidth: { xs: small ? 230 : 'none', md: 'none' },
+          maxWidth: { xs: small ? 140 : 'none', md: 'none' },
           mx: 'auto',
         }}
       >

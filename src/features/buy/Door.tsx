@@ -219,8 +219,7 @@ export function Door({
           </Disclosure>
         </Box>
         <Typography sx={{ color: 'text.secondary', fontSize: '0.92rem', maxWidth: '60ch' }}>
-          Tap what you see; a second tap takes it back. What you leave counts as not looked at. The ordinary work is
-          always in the sum.
+          Tap what you see; again takes it back. What you leave counts as not looked at.
         </Typography>
         {bicycle.kind.electric && (
           <Box sx={{ mt: 2, borderLeft: '3px solid', borderColor: 'text.primary', pl: 2 }}>
@@ -241,7 +240,7 @@ export function Door({
           </Box>
         )}
         {groups.map((group) => (
-          <Box key={group} sx={{ mt: 2 }}>
+          <Box key={group} sx={{ mt: { xs: 1, md: 2 } }}>
             <Typography variant="h3" sx={{ color: 'text.secondary', mb: 0.5 }}>
               {PART_WORDS[group] ?? group}
             </Typography>

@@ -1,6 +1,8 @@
 'use client';
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
+import { usePathname } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { useWorkshopName, useWorkshopState } from '../workshop/WorkshopProvider';
 import { Notice } from '@/ui/Notice';
@@ -33,6 +35,8 @@ export function Reminders() {
   const own = useWorkshopName() === 'own';
   const unexported = useWorkshopState((state) => state.unexported);
   const any = useWorkshopState((state) => Object.keys(state.summaries).length > 0);
+  // On a phone at a bicycle every line of the screen is the work's; the floor reminds soon enough.
+  const atWork = usePathname() === '/bike';
   const [later, setLater] = useState(sentAway);
   useEffect(() => {
     if (!own || !any) return;
@@ -42,26 +46,28 @@ export function Reminders() {
   if (!own || unexported < MANY_CHANGES || (later !== null && unexported >= later && unexported < later + MANY_CHANGES))
     return null;
   return (
-    <Notice
-      tone="plain"
-      action={
-        <>
-          <Button color="inherit" component={Link} href="/records">
-            Export
-          </Button>
-          <Button
-            color="inherit"
-            onClick={() => {
-              setLater(unexported);
-              sendAway(unexported);
-            }}
-          >
-            Later
-          </Button>
-        </>
-      }
-    >
-      {unexported} changes since the last export: keep a copy elsewhere.
-    </Notice>
+    <Box sx={{ display: { xs: atWork ? 'none' : 'block', md: 'block' } }}>
+      <Notice
+        tone="plain"
+        action={
+          <>
+            <Button color="inherit" component={Link} href="/records">
+              Export
+            </Button>
+            <Button
+              color="inherit"
+              onClick={() => {
+                setLater(unexported);
+                sendAway(unexported);
+              }}
+            >
+              Later
+            </Button>
+          </>
+        }
+      >
+        {unexported} changes since the last export: keep a copy elsewhere.
+      </Notice>
+    </Box>
   );
 }

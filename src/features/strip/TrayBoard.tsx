@@ -82,6 +82,7 @@ export function TrayBoard({
   const board = stripBoard(trays, order, {
     wanted: [...work].flatMap(([place, { jobs: kept }]) => (kept.length > 0 ? [place] : [])),
     alone: new Map([...work].flatMap(([place, { leftAlone }]) => (leftAlone ? [[place, leftAlone]] : []))),
+    opened: new Set(bicycle.trays.flatMap(({ place, off }) => (Object.keys(off).length > 0 ? [place] : []))),
     begun: new Set(bicycle.trays.flatMap(({ place, doneSteps }) => (doneSteps.length > 0 ? [place] : []))),
   });
   const row = ({ place, waits, inTheWay }: Board['lead'][number]) => {
