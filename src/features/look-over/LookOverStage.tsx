@@ -2,19 +2,17 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
-import { useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { checkPlaces, type CheckPlace } from '@/core/inspect/check';
-import type { Finding } from '@/core/inspect/lookOver';
 import { SEEN_AS, SEEN_WORDS } from '@/core/inspect/seenAs';
-import { placeLabel, stateRank, type StateId } from '@/core/vocabulary/vocabulary';
 import { Choices } from '@/ui/Choices';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
-import { StateMark } from '@/ui/StateMark';
 import type { StageViewProps } from '../workshop/declared';
 import { ElectricFields } from '../kind/ElectricFields';
 import { Disclosure } from '@/ui/Disclosure';
 import { PlaceChecks } from './PlaceChecks';
+import { PlaceRow, summed } from './PlaceRow';
 import { useChecks } from './useChecks';
 
 const Alignment = dynamic(() => import('./Alignment').then((module) => module.Alignment), { ssr: false });
@@ -30,99 +28,6 @@ type LookSet = (typeof SETS)[number]['id'];
 
 const SEEN_CHOICES = SEEN_AS.map((id) => ({ id, label: SEEN_WORDS[id].replace(/^./, (first) => first.toUpperCase()) }));
 
-/** What a place has come to: its gravest finding, and how much of it has been looked at. */
-function summed(at: CheckPlace, findings: Map<string, Finding>) {
-  const here = at.checks.flatMap((check) => findings.get(check.id) ?? []);
-  const looked = here.filter((finding) => finding.state !== 'not-looked-at');
-  const gravest = looked.reduce<Finding | null>(
-    (worst, finding) => (!worst || stateRank(finding.state) > stateRank(worst.state) ? finding : worst),
-    null,
-  );
-  const state: StateId = gravest?.state ?? 'not-looked-at';
-  return {
-    state,
-    words: gravest && state !== 'fine' ? gravest.reasons[0]! : null,
-    looked: looked.length,
-    of: here.length,
-    unmeasured: here.filter((finding) => finding.measured === false).length,
-    asks: here.some((finding) => finding.state === 'not-looked-at' || finding.deeper || finding.again),
-    hint: here.find((finding) => finding.doubted)?.hints[0] ?? null,
-    again: here.some((finding) => finding.again),
-    raised: here.find((finding) => finding.raisedBy && finding.state === 'not-looked-at')?.raisedBy ?? null,
-  };
-}
-
-function PlaceRow({
-  at,
-  number,
-  isOpen,
-  findings,
-  onOpen,
-  children,
-}: {
-  at: CheckPlace;
-  number: number;
-  isOpen: boolean;
-  findings: Map<string, Finding>;
-  onOpen(): void;
-  children: React.ReactNode;
-}) {
-  const { state, words, looked, of, again, raised, unmeasured, hint } = summed(at, findings);
-  const part = looked > 0 && looked < of ? `${looked} of ${of} looked at` : null;
-  const aside = [
-    hint,
-    again && 'look again',
-    raised && 'raised by its sibling',
-    part,
-    looked > 0 && unmeasured > 0 && (of === 1 ? 'not measured' : `${unmeasured} not measured`),
-  ]
-    .filter(Boolean)
-    .join(' · ');
-  return (
-    <Box component="li" sx={{ scrollMarginTop: 8 }}>
-      <Box
-        component="button"
-        aria-expanded={isOpen}
-        onClick={onOpen}
-        sx={{
-          all: 'unset',
-          boxSizing: 'border-box',
-          cursor: 'pointer',
-          width: '100%',
-          display: 'grid',
-          gridTemplateColumns: '28px minmax(0, 1fr) auto',
-          gap: 1,
-          alignItems: 'center',
-          minHeight: 50,
-          py: 0.5,
-          '&:hover': { bgcolor: 'background.paper' },
-          '&:focus-visible': { outline: '3px solid', outlineColor: 'primary.main' },
-        }}
-      >
-        <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>{number}</Box>
-        <Box sx={{ minWidth: 0 }}>
-          <Box sx={{ fontWeight: 620, fontSize: isOpen ? '1.25rem' : '1.02rem' }}>{placeLabel(at.place)}</Box>
-          {!isOpen && (words ?? aside) && (
-            <Box
-              sx={{
-                color: 'text.secondary',
-                fontSize: '0.88rem',
-                overflow: 'hidden',
-                textOverflow: 'ellipsis',
-                whiteSpace: 'nowrap',
-              }}
-            >
-              {[words, aside].filter(Boolean).join(' · ')}
-            </Box>
-          )}
-        </Box>
-        <StateMark state={state} />
-      </Box>
-      {isOpen && children}
-    </Box>
-  );
-}
-
 /** The look-over: its places, on the ground first and then front to back, one at a time at hand. */
 export function LookOverStage({ bicycle, send, lookOver, place: open, onPlace: onOpen, noting }: StageViewProps) {
   const checks = useChecks(bicycle.kind);
@@ -130,6 +35,14 @@ export function LookOverStage({ bicycle, send, lookOver, place: open, onPlace: o
   const [set, setSet] = useState<LookSet>(openComplaint ? 'complaint' : 'full');
   const findings = new Map((lookOver?.findings ?? []).map((finding) => [finding.check, finding]));
   const shown = checkPlaces(checks ?? [], set === 'quick' ? 'quick' : 'full');
+  // What the door or another stage knows already is passed over: the next place is one that asks something.
+  const after = shown.findIndex(({ place }) => place === open) + 1;
+  const next = shown.slice(after).find((later) => summed(later, findings).asks)?.place ?? null;
+  const latest = useRef(onOpen);
+  useEffect(() => {
+    latest.current = onOpen;
+  });
+  const opens = useCallback((place: string | null) => latest.current(place), []);
   const missing = shown.filter((at) => summed(at, findings).looked === 0).length;
   const again = lookOver?.again ?? 0;
   const readings = shown.flatMap(({ checks: here }) =>
@@ -160,8 +73,6 @@ export function LookOverStage({ bicycle, send, lookOver, place: open, onPlace: o
         <RuledList ordered>
           {rows.map((at) => {
             const index = shown.indexOf(at);
-            // What the door or another stage knows already is passed over: the next place is one that asks something.
-            const next = shown.slice(index + 1).find((later) => summed(later, findings).asks)?.place ?? null;
             return (
               <PlaceRow
                 key={at.place}
@@ -169,17 +80,19 @@ export function LookOverStage({ bicycle, send, lookOver, place: open, onPlace: o
                 number={index + 1}
                 isOpen={open === at.place}
                 findings={findings}
-                onOpen={() => onOpen(open === at.place ? null : at.place)}
+                onOpen={opens}
               >
-                <PlaceChecks
-                  bicycle={bicycle}
-                  send={send}
-                  at={at}
-                  findings={findings}
-                  onNext={() => onOpen(next)}
-                  last={next === null}
-                  noting={noting}
-                />
+                {open === at.place && (
+                  <PlaceChecks
+                    bicycle={bicycle}
+                    send={send}
+                    at={at}
+                    findings={findings}
+                    onNext={() => onOpen(next)}
+                    last={next === null}
+                    noting={noting}
+                  />
+                )}
               </PlaceRow>
             );
           })}

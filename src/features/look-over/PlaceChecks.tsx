@@ -222,9 +222,13 @@ export function PlaceChecks({
   const [beginsWith] = useState(openCheck.byEye ? null : openCheck.id);
 
   useEffect(() => {
-    const first = beginsWith === null ? null : emptyField(box.current, beginsWith);
-    (first ?? box.current)?.focus({ preventScroll: true });
-    void box.current?.closest('li')?.scrollIntoView({ block: 'start' });
+    // Focus asks for the layout of the whole page: with the frame that lays it out anyway, and not before it.
+    const frame = requestAnimationFrame(() => {
+      const first = beginsWith === null ? null : emptyField(box.current, beginsWith);
+      (first ?? box.current)?.focus({ preventScroll: true });
+      void box.current?.closest('li')?.scrollIntoView({ block: 'start' });
+    });
+    return () => cancelAnimationFrame(frame);
   }, [beginsWith]);
 
   /** Looked at the whole place and found nothing: every check that looking can answer and that says nothing yet. */
