@@ -110,7 +110,13 @@ try {
     await page.getByRole('main').waitFor();
     await page.waitForTimeout(1200);
     // A slow machine is still at the figures.
-    for (const line of await page.getByText('Reckoning…').all()) await line.waitFor({ state: 'hidden' });
+    await page
+      .getByRole('main')
+      .or(page.getByRole('group', { name: 'Title block' }))
+      .filter({ hasText: '…' })
+      .first()
+      .waitFor({ state: 'detached', timeout: 8000 })
+      .catch(() => undefined);
     await act?.(page);
     await page.waitForTimeout(500);
     await page.screenshot({ path: `${ROOT}/docs/screenshots/${name}.png` });

@@ -72,7 +72,11 @@ function Outcome({
         <BigNumber value={limit === null ? '–' : money(limit, currency, true)} label="your limit" />
         {price && (
           <>
-            <BigNumber value={(price.is === 'paid' ? PAID_WORDS : VERDICT_WORDS)[found.verdict]} label={at} tone={tone} />
+            <BigNumber
+              value={(price.is === 'paid' ? PAID_WORDS : VERDICT_WORDS)[found.verdict]}
+              label={at}
+              tone={tone}
+            />
             <BigNumber value={percent(found.atAsking.lossChance)} label="chance of a loss" />
             <BigNumber
               value={found.atAsking.hourly ? money(found.atAsking.hourly.p50, currency, true) : 'no time'}
