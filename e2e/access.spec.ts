@@ -51,6 +51,7 @@ async function otherViews(page: Page, look: Look): Promise<void> {
   await look('estimate');
   await go(page, `${STAFF}strip&tray=hub.front`);
   await page.getByRole('button', { name: 'It will not move' }).click();
+  await page.getByRole('button', { name: 'Yes, it is stuck' }).click();
   await expect(page.getByRole('list', { name: /The ladder/ })).toBeVisible();
   await look('tray');
   for (const place of ['hub.front', 'headset', 'pedal.left']) {

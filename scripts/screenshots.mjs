@@ -111,8 +111,7 @@ try {
     await page.waitForTimeout(1200);
     // A slow machine is still at the figures.
     await page
-      .getByRole('main')
-      .or(page.getByRole('group', { name: 'Title block' }))
+      .getByRole('group', { name: 'Title block' })
       .filter({ hasText: '…' })
       .first()
       .waitFor({ state: 'detached', timeout: 8000 })

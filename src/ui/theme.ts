@@ -13,6 +13,13 @@ declare module '@mui/material/styles' {
 
 const family = '"Archivo Variable", "Archivo", system-ui, sans-serif';
 
+/** Where the keys are: a ring in the accent with paper between, so that it shows on what is the accent’s colour too. */
+const FOCUS = {
+  outline: '3px solid var(--mui-palette-primary-main)',
+  outlineOffset: '2px',
+  boxShadow: '0 0 0 2px var(--mui-palette-background-paper)',
+};
+
 /** A drawing-office sheet under a workshop lamp: calm ground, ink, one strong accent. */
 export const theme = createTheme({
   cssVariables: { colorSchemeSelector: 'data' },
@@ -103,10 +110,17 @@ export const theme = createTheme({
           '.no-print': { display: 'none !important' },
         },
         '.visually-hidden': { position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' },
-        ':focus-visible': { outline: '3px solid var(--mui-palette-primary-main)', outlineOffset: 2 },
+        ':focus-visible': FOCUS,
       },
     },
-    MuiButtonBase: { defaultProps: { disableRipple: true } },
+    MuiButtonBase: {
+      defaultProps: { disableRipple: true },
+      // Its own rule takes the outline away; where the keys are has to be the first thing that is seen.
+      styleOverrides: {
+        root: { '&:focus-visible, &.Mui-focusVisible': { ...FOCUS, zIndex: 2 } },
+      },
+    },
+    MuiSlider: { styleOverrides: { thumb: { '&.Mui-focusVisible': FOCUS } } },
     MuiButton: {
       defaultProps: { disableElevation: true },
       styleOverrides: {

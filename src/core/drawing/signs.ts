@@ -63,7 +63,12 @@ export const SIGN_SHAPES: Record<SignId, SignShape[]> = {
   replace: [filled('M12 1.8L22.2 12 12 22.2 1.8 12Z'), light('M8.6 8.6l6.8 6.8M15.4 8.6l-6.8 6.8')],
   unsafe: [filled('M7.8 1.8h8.4l6 6v8.4l-6 6H7.8l-6-6V7.8Z'), light('M6.5 12h11', 3.4)],
   'not-looked-at': [framed(disc(9.6), '3.6 3.9')],
-  off: [framed('M2.5 7v12h19V7'), ink('M12 3v9M8.5 9l3.5 3.5L15.5 9')],
+  // A shallow tray, a washer and a nut lying in it.
+  off: [
+    ink('M5.2 6.6a2.9 2.9 0 1 0 5.8 0a2.9 2.9 0 1 0-5.8 0', 2),
+    filled('M13.4 4h5.4v6h-5.4z'),
+    framed('M1.8 11h20.4l-2.9 8.6H4.7z'),
+  ],
   'in-bath': [
     framed('M2.5 4.5v15h19v-15'),
     ink('M5 11c2.3-2.6 4.7 2.6 7 0s4.7 2.6 7 0M5 15.4c2.3-2.6 4.7 2.6 7 0s4.7 2.6 7 0', 2),

@@ -8,6 +8,7 @@ import { useDeclared, type BenchStep } from '../workshop/declared';
 function forwardWords(step: BenchStep | undefined, last: boolean): string {
   if (!step) return '…';
   if (last) return step.done || !step.finish ? 'Back to the sheet' : 'Done, that is all';
+  if (step.mayLeave) return 'Next, once signed';
   return step.finish && !step.done ? 'Done, next step' : 'Next';
 }
 
@@ -21,6 +22,7 @@ export function BenchFoot({
   empty,
   onBack,
   onForward,
+  onPass,
 }: {
   bicycle: Bicycle;
   step: BenchStep | undefined;
@@ -32,6 +34,8 @@ export function BenchFoot({
   empty: readonly string[];
   onBack(): void;
   onForward(): void;
+  /** Goes on without what is waited for. */
+  onPass(): void;
 }) {
   const feet = useDeclared().flatMap(({ benchFoot }) => benchFoot ?? []);
   return (
@@ -49,7 +53,7 @@ export function BenchFoot({
         )}
         {step?.waitsFor && !step.done && <Box role="status">{step.waitsFor}</Box>}
       </Box>
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 3fr' }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: step?.mayLeave ? '1fr 1.4fr 3fr' : '1fr 3fr' }}>
         <Button
           onClick={onBack}
           disabled={index === 0}
@@ -65,6 +69,23 @@ export function BenchFoot({
         >
           Back
         </Button>
+        {step?.mayLeave && (
+          <Button
+            onClick={onPass}
+            variant="outlined"
+            color="inherit"
+            aria-keyshortcuts="U"
+            sx={{
+              minHeight: { xs: 76, md: 92 },
+              borderRadius: 0,
+              fontSize: { xs: '1rem', md: '1.2rem' },
+              bgcolor: 'sheet.paper',
+              '&:hover': { bgcolor: 'sheet.soft' },
+            }}
+          >
+            {step.mayLeave}
+          </Button>
+        )}
         <Button
           onClick={onForward}
           disabled={!step}

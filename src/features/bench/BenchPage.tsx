@@ -77,7 +77,7 @@ function OpenBench({ bicycle, task, place }: { bicycle: Bicycle; task: DeclaredT
   const known: Known = { settings, lookOver: useFindings(bicycle) };
   const around = { settings, today: useToday() };
   const { steps, of, pending } = useBenchSteps(bicycle, task.id, place, known, around);
-  const { index, last, go, leave, forward, finished } = useWalk({ bicycle, send }, task, place, steps);
+  const { index, last, go, leave, forward, pass, finished } = useWalk({ bicycle, send }, task, place, steps);
   const owned = steps[index];
   const step = owned?.step;
   // A step of the kept jobs is a job itself.
@@ -120,6 +120,7 @@ function OpenBench({ bicycle, task, place }: { bicycle: Bicycle; task: DeclaredT
         empty={[...new Set(steps.flatMap((each) => each.step.leftEmpty ?? []))]}
         onBack={() => go(index - 1)}
         onForward={forward}
+        onPass={pass}
       />
       <Box className="visually-hidden" role="status">
         {awake === 'awake' ? 'The screen stays awake.' : ''}

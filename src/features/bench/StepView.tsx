@@ -1,11 +1,14 @@
 'use client';
 import Box from '@mui/material/Box';
 import { detailOf } from '@/core/drawing/details';
+import { bicycleGeometry } from '@/core/drawing/bicycle';
+import { placeLabel } from '@/core/vocabulary/vocabulary';
+import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
 import { DetailDrawing } from '@/ui/drawing/DetailDrawing';
 import { StepPhotos } from '../photos/StepPhotos';
 import type { Known } from '../workshop/declared';
 import type { StageProps } from '../workshop/WorkshopProvider';
-import { StepWords } from './StepWords';
+import { Forgotten, StepWords } from './StepWords';
 import type { OwnedStep } from './useBenchSteps';
 
 /** One step: what it says and asks, and beside it the parts at hand with their photographs. */
@@ -20,6 +23,8 @@ export function StepView({
   const detail = step.drawn ? detailOf(step.place, bicycle.kind) : null;
   const asked = { bicycle, send, step, lookOver, answer };
   const { Ask, Aside } = part;
+  // Where nothing else is drawn, the bicycle shows where hands are.
+  const located = !detail && !Aside && bicycleGeometry(bicycle.kind).spots[step.place] !== undefined;
   return (
     <Box
       component="main"
@@ -28,7 +33,7 @@ export function StepView({
         display: 'grid',
         gridTemplateColumns: {
           xs: 'minmax(0, 1fr)',
-          md: detail || Aside ? 'minmax(0, 1.25fr) minmax(0, 1fr)' : 'minmax(0, 1fr)',
+          md: detail || Aside || located ? 'minmax(0, 1.25fr) minmax(0, 1fr)' : 'minmax(0, 1fr)',
         },
         gap: { xs: 2, md: 5 },
         px: { xs: 2, md: 6 },
@@ -37,11 +42,23 @@ export function StepView({
       }}
     >
       <Box>
-        <StepWords step={step} number={number} of={of} />
+        <StepWords step={step} number={number} of={of} beside={located} />
         <Box sx={{ mt: 2.5 }}>{Ask && <Ask {...asked} />}</Box>
       </Box>
       <Box>
         {detail && step.drawn && <DetailDrawing detail={detail} hand={step.drawn.hand} off={step.drawn.off} />}
+        {located && (
+          <Box sx={{ display: { xs: 'none', md: 'block' } }}>
+            <BicycleDrawing
+              kind={bicycle.kind}
+              label={`Where it is: ${placeLabel(step.place).toLowerCase()}`}
+              signs={[]}
+              current={step.place}
+              closer
+            />
+          </Box>
+        )}
+        {located && step.forget && <Forgotten step={step} small />}
         {Aside && (
           <Box sx={{ display: { xs: 'none', md: 'block' } }}>
             <Aside {...asked} />

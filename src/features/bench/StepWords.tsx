@@ -4,7 +4,18 @@ import type { BenchStep } from '../workshop/declared';
 import { WhichWay } from '../workshop/WhichWay';
 
 /** What a step says, legible from two metres: its title, its figure, the tool, and what is easily forgotten. */
-export function StepWords({ step, number, of }: { step: BenchStep; number: number; of: number }) {
+export function StepWords({
+  step,
+  number,
+  of,
+  beside,
+}: {
+  step: BenchStep;
+  number: number;
+  of: number;
+  /** What is easily forgotten stands beside it, or beneath what is asked. */
+  beside: boolean;
+}) {
   return (
     <>
       <Box sx={{ color: 'text.secondary', fontSize: '1.1rem' }}>
@@ -54,21 +65,26 @@ export function StepWords({ step, number, of }: { step: BenchStep; number: numbe
           {step.tool}
         </Box>
       )}
-      {step.forget && (
-        <Box
-          sx={{
-            fontSize: { xs: '1.2rem', md: step.asksMuch ? '1.25rem' : '1.8rem' },
-            fontWeight: 620,
-            mt: 2,
-            borderLeft: '5px solid',
-            borderColor: 'text.primary',
-            pl: 2,
-            maxWidth: '40ch',
-          }}
-        >
-          {step.forget}
-        </Box>
-      )}
+      {step.forget && !beside && <Forgotten step={step} small={step.asksMuch} />}
     </>
+  );
+}
+
+/** What is easily forgotten at a step. */
+export function Forgotten({ step, small }: { step: BenchStep; small: boolean }) {
+  return (
+    <Box
+      sx={{
+        fontSize: { xs: '1.2rem', md: small ? '1.25rem' : '1.8rem' },
+        fontWeight: 620,
+        mt: 2,
+        borderLeft: '5px solid',
+        borderColor: 'text.primary',
+        pl: 2,
+        maxWidth: '40ch',
+      }}
+    >
+      {step.forget}
+    </Box>
   );
 }

@@ -67,6 +67,11 @@ describe('the steps of the bench', () => {
     const quiet = await Promise.all([steps('prove'), steps('look-over'), steps('torque')]);
     expect(quiet.map((list) => list.length > 10)).toEqual([true, true, true]);
     for (const step of quiet.flat()) expect(step.finish).toBeNull();
+    // What holds the rider is waited for, and is left by a key that says so.
+    const held = quiet[2].filter(({ waitsFor }) => waitsFor !== null);
+    expect(held.length).toBeGreaterThan(20);
+    expect(held.every(({ mayLeave }) => mayLeave === 'Leave unsigned')).toBe(true);
+    expect(quiet[2].find(({ id }) => id === 'stem-expander')?.waitsFor).not.toBeNull();
   });
   test('any kept job is a step of its own, done by one tap; a dropped one is none', async () => {
     const job = {

@@ -52,6 +52,12 @@ export function useWalk({ bicycle, send }: StageProps, task: DeclaredTask, place
     if (last) leave(steps.every((each) => each.done || each.id === step.id));
     else go(index + 1);
   };
+  /** Past what is waited for, where that may be left. */
+  const pass = () => {
+    if (step?.mayLeave == null) return;
+    if (last) leave(false);
+    else go(index + 1);
+  };
   const count = (by: number) => {
     const tally = step?.tally;
     if (tally) send(tally.put(Math.min(MOST, Math.max(0, (tally.count ?? 0) + by))));
@@ -61,6 +67,7 @@ export function useWalk({ bicycle, send }: StageProps, task: DeclaredTask, place
     {
       'step-done': forward,
       'step-back': () => go(index - 1),
+      'step-leave': pass,
       'leave-bench': () => leave(false),
       'ball-more': () => count(1),
       'ball-less': () => count(-1),
@@ -69,5 +76,5 @@ export function useWalk({ bicycle, send }: StageProps, task: DeclaredTask, place
     letterKeys,
     true,
   );
-  return { index, last, go, leave, forward, finished: steps.length > 0 && steps.every((each) => each.done) };
+  return { index, last, go, leave, forward, pass, finished: steps.length > 0 && steps.every((each) => each.done) };
 }

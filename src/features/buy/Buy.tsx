@@ -37,7 +37,13 @@ export function Buy({ bicycle, send }: StageProps) {
             <Box
               component="button"
               onClick={() => goToStage(bicycle.id, 'decide')}
-              sx={{ all: 'unset', cursor: 'pointer', color: 'primary.main', textDecoration: 'underline' }}
+              sx={{
+                all: 'unset',
+                cursor: 'pointer',
+                color: 'primary.main',
+                textDecoration: 'underline',
+                '&:focus-visible': { outline: '3px solid' },
+              }}
             >
               decide
             </Box>

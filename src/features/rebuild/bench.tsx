@@ -18,6 +18,7 @@ export function torqueSteps(bicycle: Bicycle, bolts: Bolt[]): BenchStep[] {
   const signed = new Map(signedBolts(bicycle, bolts).map((entry) => [entry.bolt, entry]));
   return bolts.map((bolt) => {
     const entry = signed.get(bolt.id);
+    const done = entry !== undefined && entry.judgement !== 'under' && entry.judgement !== 'over';
     return {
       ...NO_STEP,
       id: bolt.id,
@@ -34,7 +35,10 @@ export function torqueSteps(bicycle: Bicycle, bolts: Bolt[]): BenchStep[] {
       tool: bolt.tool,
       forget: [bolt.notes, `By feel: ${bolt.holdTest}`].filter(Boolean).join('. '),
       turn: bolt.fastener ? { fastener: bolt.fastener, side: bolt.side, action: 'tighten' as const } : null,
-      done: entry !== undefined && entry.judgement !== 'under' && entry.judgement !== 'over',
+      done,
+      // Somebody's safety hangs on it: nobody walks past it by the key that goes on.
+      waitsFor: bolt.safetyCritical && !done ? 'It holds the rider: sign it.' : null,
+      mayLeave: bolt.safetyCritical && !done ? 'Leave unsigned' : null,
     };
   });
 }
@@ -76,7 +80,7 @@ function AskTorque({ send, step, answer }: StepProps<{ bolts: Bolt[] }>) {
   );
 }
 
-/** Every bolt as a step; going on signs none. */
+/** Every bolt as a step; going on signs none, and passes no bolt that holds the rider. */
 export const torqueBench = defineBench<'rebuild.bolts'>({
   asks: { id: 'rebuild.bolts', of: (bicycle, { settings }) => boltsInput(bicycle, settings) },
   steps: (bicycle, { answer }) => torqueSteps(bicycle, answer?.bolts ?? []),

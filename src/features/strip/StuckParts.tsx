@@ -55,6 +55,30 @@ export function newSeized(
   };
 }
 
+/** Asks before a part is put down as stuck: a slip of the finger writes nothing. */
+export function AskStuck({ part, onYes, onNo }: { part: Seized; onYes(): void; onNo(): void }) {
+  return (
+    <Box
+      role="group"
+      aria-label="It will not move"
+      sx={{ borderLeft: '3px solid', borderColor: 'text.primary', pl: 2, py: 0.5, mb: 2 }}
+    >
+      <Box sx={{ fontWeight: 640 }}>Put down as stuck: {part.part.toLowerCase()}?</Box>
+      <Box sx={{ color: 'text.secondary', fontSize: '0.92rem' }}>
+        {part.partMaterial} in {part.aroundMaterial}, as it usually is: both can be put right on its ladder.
+      </Box>
+      <Box sx={{ display: 'flex', gap: 1, mt: 1 }}>
+        <Button variant="contained" autoFocus onClick={onYes} sx={{ minHeight: 48 }}>
+          Yes, it is stuck
+        </Button>
+        <Button color="inherit" onClick={onNo} sx={{ minHeight: 48 }}>
+          Not now
+        </Button>
+      </Box>
+    </Box>
+  );
+}
+
 function Material({
   names,
   label,

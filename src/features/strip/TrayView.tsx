@@ -22,7 +22,8 @@ import type { StageProps } from '../workshop/WorkshopProvider';
 import { ExplodedLine } from './ExplodedLine';
 import { PartList } from './PartList';
 import { PutBack } from './PutBack';
-import { newSeized, StuckParts } from './StuckParts';
+import type { Seized } from '@/model/strip/part';
+import { AskStuck, newSeized, StuckParts } from './StuckParts';
 import { TakeApart } from './TakeApart';
 import { TrayLabel } from './TrayLabel';
 import { WhatWasFound } from './WhatWasFound';
@@ -57,6 +58,8 @@ export function TrayView({
   const [labelling, setLabelling] = useState(false);
   const [stocking, setStocking] = useState<string | null>(null);
   const [adding, setAdding] = useState(false);
+  /** What is said to be stuck, before it is put down. */
+  const [stuck, setStuck] = useState<Seized | null>(null);
   const taking = assembly.steps.find((step) => !tray.doneSteps.includes(step.id) && step.takes.length > 0);
   const taken = assembly.parts.find((part) => part.id === taking?.takes[0]) ?? assembly.parts[0]!;
   const next = backwards(here).find((id) => !isSettled(tray, id));
@@ -103,12 +106,8 @@ export function TrayView({
         <Button
           color="inherit"
           sx={{ minHeight: 48 }}
-          onClick={() =>
-            send({
-              type: 'putSeized',
-              seized: newSeized(assembly.place, atHand, bicycle.kind.frameMaterial, ladder?.joints ?? []),
-            })
-          }
+          aria-expanded={stuck !== null}
+          onClick={() => setStuck(newSeized(assembly.place, atHand, bicycle.kind.frameMaterial, ladder?.joints ?? []))}
         >
           It will not move
         </Button>
@@ -116,6 +115,16 @@ export function TrayView({
           Label
         </Button>
       </Box>
+      {stuck && (
+        <AskStuck
+          part={stuck}
+          onYes={() => {
+            send({ type: 'putSeized', seized: stuck });
+            setStuck(null);
+          }}
+          onNo={() => setStuck(null)}
+        />
+      )}
       <StuckParts bicycle={bicycle} send={send} place={assembly.place} />
       {way === 'apart' ? (
         <TakeApart bicycle={bicycle} send={send} assembly={assembly} tray={tray} order={order} />

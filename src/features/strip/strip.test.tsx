@@ -151,6 +151,11 @@ describe('the trays', () => {
     openTray('seat-post');
     const { record } = await drawStage(Strip);
     await userEvent.click(await screen.findByRole('button', { name: 'It will not move' }));
+    expect(record().seized).toEqual([]);
+    await userEvent.click(button('Not now'));
+    expect(record().seized).toEqual([]);
+    await userEvent.click(button('It will not move'));
+    await userEvent.click(button('Yes, it is stuck'));
     expect(await screen.findByRole('list', { name: /The ladder/ })).toBeInTheDocument();
     await waitFor(() => expect(screen.getByRole('button', { name: 'It did not help' })).toBeEnabled());
     const first = record().seized[0]!;

@@ -1,7 +1,7 @@
 'use client';
 import StraightenOutlined from '@mui/icons-material/StraightenOutlined';
 import Box from '@mui/material/Box';
-import IconButton from '@mui/material/IconButton';
+import ButtonBase from '@mui/material/ButtonBase';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
@@ -12,6 +12,28 @@ import { WAYS } from './ways';
 import { useWorkshopName } from '../workshop/WorkshopProvider';
 
 const MoreOnPhone = dynamic(() => import('./MoreOnPhone').then((module) => module.MoreOnPhone), { ssr: false });
+
+const WAY = {
+  minWidth: 44,
+  minHeight: 48,
+  px: { xs: 1, lg: 1.25 },
+  gap: 0.25,
+  flexDirection: 'column',
+  borderRadius: '3px',
+  '&:hover': { bgcolor: 'background.default' },
+} as const;
+
+/** Beneath its picture where there is room: nobody has to guess what a picture means. */
+function Word({ children }: { children: string }) {
+  return (
+    <Box
+      component="span"
+      sx={{ display: { xs: 'none', lg: 'block' }, fontSize: '0.78rem', fontWeight: 560, lineHeight: 1 }}
+    >
+      {children}
+    </Box>
+  );
+}
 
 /** The top edge of every page: home, what is open, what runs. */
 export function TopBar({ children, end }: { children?: ReactNode; end?: ReactNode }) {
@@ -69,28 +91,35 @@ export function TopBar({ children, end }: { children?: ReactNode; end?: ReactNod
       )}
       <Box sx={{ flex: 1, minWidth: 0 }}>{children}</Box>
       {end}
-      <IconButton
-        color="inherit"
-        aria-label="Gauge drawer: what is it?"
-        title="Gauge drawer (G)"
-        onClick={() => window.dispatchEvent(new Event(OPEN_GAUGES))}
+      <Box
+        component="nav"
+        aria-label="Workshop"
+        sx={{ display: 'flex', alignItems: 'center', gap: { xs: 0, lg: 0.5 }, flexShrink: 0 }}
       >
-        <StraightenOutlined />
-      </IconButton>
-      {WAYS.map(({ href, label, title, Icon }) => (
-        <IconButton
-          key={href}
-          component={Link}
-          prefetch={false}
-          href={href}
-          color="inherit"
-          aria-label={label}
-          title={title}
-          sx={{ display: { xs: 'none', sm: 'inline-flex' } }}
+        <ButtonBase
+          aria-label="Gauge drawer: what is it?"
+          title="Gauge drawer (G)"
+          onClick={() => window.dispatchEvent(new Event(OPEN_GAUGES))}
+          sx={WAY}
         >
-          <Icon />
-        </IconButton>
-      ))}
+          <StraightenOutlined />
+          <Word>Gauge drawer</Word>
+        </ButtonBase>
+        {WAYS.map(({ href, label, title, Icon }) => (
+          <ButtonBase
+            key={href}
+            component={Link}
+            prefetch={false}
+            href={href}
+            aria-label={label}
+            title={title}
+            sx={{ ...WAY, display: { xs: 'none', sm: 'inline-flex' } }}
+          >
+            <Icon />
+            <Word>{title}</Word>
+          </ButtonBase>
+        ))}
+      </Box>
       <Box sx={{ display: { xs: 'none', sm: 'block' } }}>
         <SchemeToggle />
       </Box>

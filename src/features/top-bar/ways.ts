@@ -5,8 +5,20 @@ import RuleOutlined from '@mui/icons-material/RuleOutlined';
 
 /** Pages that are reached from the top edge of every other. */
 export const WAYS = [
-  { href: '/practice', label: 'Practice room: set a bearing by feel', title: 'Practice room', Icon: TuneOutlined },
+  {
+    href: '/practice',
+    label: 'Practice room: set a bearing by feel',
+    title: 'Practice room',
+
+    Icon: TuneOutlined,
+  },
   { href: '/stock', label: 'The drawer: parts in stock', title: 'The drawer', Icon: HandymanOutlined },
-  { href: '/records', label: 'Records: export, import, send', title: 'Records', Icon: Inventory2Outlined },
+  {
+    href: '/records',
+    label: 'Records: export, import, send',
+    title: 'Records',
+
+    Icon: Inventory2Outlined,
+  },
   { href: '/settings', label: 'House rules', title: 'House rules', Icon: RuleOutlined },
 ] as const;

@@ -114,6 +114,8 @@ export interface BenchStep {
   leftEmpty: string | null;
   /** What has to be there before the step can be called done, in words. */
   waitsFor: string | null;
+  /** What it is called to go on all the same, by a key of its own; null where what is waited for cannot be left. */
+  mayLeave: string | null;
   /** What is recorded when the step is done with one tap; null where going on records nothing. */
   finish: Command | null;
 }
@@ -130,6 +132,7 @@ export const NO_STEP = {
   photosOf: null,
   asksMuch: false,
   waitsFor: null,
+  mayLeave: null,
   leftEmpty: null,
   finish: null,
 } satisfies Partial<BenchStep>;

@@ -179,7 +179,7 @@ export function BicycleDrawing({
       <g ref={group} onKeyDown={onOpen ? onKeyDown : undefined}>
         {Object.entries(spots).map(([place, spot]) => {
           const sign = bySign.get(place);
-          if (!onOpen && !sign) return null;
+          if (!onOpen && !sign && place !== current) return null;
           // What nobody has looked at is most of the bicycle at first: small, so that the bicycle is still seen.
           const unseen = sign?.sign === 'not-looked-at';
           const size = (quiet ? SIGN_PX * 0.72 : SIGN_PX) * (unseen ? UNSEEN_SHARE : 1) * mmPerPx;

@@ -43,6 +43,7 @@ export type KeyId =
   | 'look-photo'
   | 'step-done'
   | 'step-back'
+  | 'step-leave'
   | 'leave-bench'
   | 'ball-more'
   | 'ball-less'
@@ -109,6 +110,7 @@ export const KEYMAP: readonly KeyRow[] = [
     words: 'Done, next step (a foot switch)',
   },
   { id: 'step-back', scope: 'bench', keys: ['ArrowLeft', 'PageUp'], words: 'The step before' },
+  { id: 'step-leave', scope: 'bench', keys: ['u'], words: 'Leave it unsigned, and go on' },
   { id: 'leave-bench', scope: 'bench', keys: ['Escape'], words: 'Leave the bench; it opens here again' },
   { id: 'ball-more', scope: 'bench', keys: ['+', '='], words: 'One more ball' },
   { id: 'ball-less', scope: 'bench', keys: ['-'], words: 'One ball less' },
