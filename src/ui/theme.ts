@@ -13,11 +13,10 @@ declare module '@mui/material/styles' {
 
 const family = '"Archivo Variable", "Archivo", system-ui, sans-serif';
 
-/** Where the keys are: a ring in the accent with paper between, so that it shows on what is the accent’s colour too. */
+/** Where the keys are: a ring in the accent, apart from what it is round, so that it shows on the accent’s colour too. */
 const FOCUS = {
   outline: '3px solid var(--mui-palette-primary-main)',
   outlineOffset: '2px',
-  boxShadow: '0 0 0 2px var(--mui-palette-background-paper)',
 };
 
 /** A drawing-office sheet under a workshop lamp: calm ground, ink, one strong accent. */
@@ -117,7 +116,13 @@ export const theme = createTheme({
       defaultProps: { disableRipple: true },
       // Its own rule takes the outline away; where the keys are has to be the first thing that is seen.
       styleOverrides: {
-        root: { '&:focus-visible, &.Mui-focusVisible': { ...FOCUS, zIndex: 2 } },
+        root: {
+          '&:focus-visible, &.Mui-focusVisible': {
+            ...FOCUS,
+            boxShadow: '0 0 0 2px var(--mui-palette-background-paper)',
+            zIndex: 2,
+          },
+        },
       },
     },
     MuiSlider: { styleOverrides: { thumb: { '&.Mui-focusVisible': FOCUS } } },

@@ -14,6 +14,7 @@ import { useWorkshopName } from '../workshop/WorkshopProvider';
 const MoreOnPhone = dynamic(() => import('./MoreOnPhone').then((module) => module.MoreOnPhone), { ssr: false });
 
 const WAY = {
+  font: 'inherit',
   minWidth: 44,
   minHeight: 48,
   px: { xs: 1, lg: 1.25 },
