@@ -234,16 +234,18 @@ test('the green tourer goes from the door to its buyer by mouse, and is there ag
     await read(page.getByLabel('In the pack'), '20');
     await read(page.getByLabel('Used here'), '6');
     await page.getByRole('button', { name: 'Put it down' }).click();
-    await expect(page.getByText('€3.00 of parts went into this bicycle; €7.00 is left in the drawer')).toBeVisible();
+    await expect(
+      page.getByText('€9.00 of parts and the road went into this bicycle; €7.00 is left in the drawer'),
+    ).toBeVisible();
     await read(page.getByLabel('Sold for'), '300');
     await page.getByRole('button', { name: 'Put time down' }).click();
     await page.getByRole('dialog').getByLabel('Minutes').fill('300');
     await page.getByRole('dialog').getByRole('button', { name: 'Put it down' }).click();
-    await expect(page.getByText('€207.00', { exact: true }).first()).toBeVisible();
+    await expect(page.getByText('€201.00', { exact: true }).first()).toBeVisible();
     // Five hours by hand and the seconds that kept themselves.
-    await expect(page.getByText(/^€41\.\d\d$/).first()).toBeVisible();
+    await expect(page.getByText(/^€40\.\d\d$/).first()).toBeVisible();
     await reload(page);
-    await expect(page.getByText('€207.00', { exact: true }).first()).toBeVisible();
+    await expect(page.getByText('€201.00', { exact: true }).first()).toBeVisible();
     const sheet = page.locator('#sheet');
     await expect(sheet).toContainText('Not to be ridden until they are closed');
     await expect(sheet).toContainText('20 N·m by wrench');

@@ -208,6 +208,14 @@ describe('one bicycle, one memory: nothing that the record holds is asked again'
     expect(record().bearings[0]!.before).toMatchObject({ feel: 'notchy', play: 'slight', by: 'The mechanic' });
   });
 
+  test('what was felt at the look-over stays as what it was before, once it is felt after', async () => {
+    window.history.replaceState(null, '', '?tray=hub.rear&show=after');
+    const { record } = await drawStage(known(Overhaul), [look('1', 'hub-rear', { feel: 'gritty', play: 'slight' })]);
+    await userEvent.click((await screen.findAllByRole('button', { name: 'Smooth' })).at(-1)!);
+    await waitFor(() => expect(record().bearings[0]!.after).toMatchObject({ feel: 'smooth' }));
+    expect(record().bearings[0]!.before).toMatchObject({ feel: 'gritty', play: 'slight' });
+  });
+
   test('a thread that nobody has read is not identified, and one that was read is not asked for', async () => {
     window.history.replaceState(null, '', '?tray=bottom-bracket');
     const steps = (step: string): Command => ({

@@ -2,6 +2,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { roadLines } from '@/model/buy/road';
 import { resultInput } from '@/model/money/questions';
 import type { Bicycle } from '@/model/record';
 import { boltsInput } from '@/model/rebuild/questions';
@@ -66,8 +67,8 @@ function Earned({ bicycle }: Pick<StageProps, 'bicycle'>) {
         <BigNumber value={money(result.outlay, currency)} label="laid out" />
       </Box>
       <Typography sx={{ mt: 1.5 }}>
-        {money(result.charged, currency)} of parts went into this bicycle; {money(result.stockLeft, currency)} is left
-        in the drawer at what it cost.
+        {money(result.charged, currency)} of parts{roadLines(bicycle).length > 0 && ' and the road'} went into this
+        bicycle; {money(result.stockLeft, currency)} is left in the drawer at what it cost.
         {result.margin !== null && ` Profit is ${percent(Math.max(0, result.margin))} of the sale.`}
       </Typography>
       <Working rows={result.working} />

@@ -21,8 +21,12 @@ export function BearingNote({
   const { name: by } = useHand();
   const noted = bearing[when];
   // What another stage felt stays beside what is felt now.
-  const elsewhere = when === 'before' && bearingFor(bicycle, bearing.place).before === null ? bearing.before : null;
-  const note = (changes: Partial<NonNullable<Bearing['before']>>) =>
+  const feltBefore = bearingFor(bicycle, bearing.place).before === null ? bearing.before : null;
+  const elsewhere = when === 'before' ? feltBefore : null;
+  const note = (changes: Partial<NonNullable<Bearing['before']>>) => {
+    // What is felt now takes the place of what was felt elsewhere: that stays here as what it was before.
+    if (when === 'after' && feltBefore)
+      send({ type: 'feelBearing', place: bearing.place, when: 'before', changes: feltBefore });
     send({
       type: 'feelBearing',
       place: bearing.place,
@@ -30,6 +34,7 @@ export function BearingNote({
       changes: { ...elsewhere, ...changes, ...(by && { by }) },
       ...(when === 'after' ? { on: localDay(new Date()) } : {}),
     });
+  };
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       {elsewhere && <Box sx={{ color: 'text.secondary' }}>As it was felt before it came to the bench.</Box>}

@@ -94,7 +94,7 @@ export function TopBar({ children, end }: { children?: ReactNode; end?: ReactNod
       {end}
       <Box
         component="nav"
-        aria-label="Workshop"
+        aria-label="Other pages"
         sx={{ display: 'flex', alignItems: 'center', gap: { xs: 0, lg: 0.5 }, flexShrink: 0 }}
       >
         <ButtonBase
