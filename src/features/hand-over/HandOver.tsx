@@ -2,8 +2,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { roadLines } from '@/model/buy/road';
-import { resultInput } from '@/model/money/questions';
+import { resultInput, roadLines } from '@/model/money/questions';
 import type { Bicycle } from '@/model/record';
 import { boltsInput } from '@/model/rebuild/questions';
 import { workedMinutes } from '@/model/work/hours';
