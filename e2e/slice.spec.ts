@@ -239,7 +239,7 @@ test('the green tourer goes from the door to its buyer by mouse, and is there ag
     ).toBeVisible();
     await read(page.getByLabel('Sold for'), '300');
     await page.getByRole('button', { name: 'Put time down' }).click();
-    await read(page.getByRole('dialog').getByLabel('Minutes'), '300');
+    await page.getByRole('dialog').getByLabel('Minutes').fill('300');
     await page.getByRole('dialog').getByRole('button', { name: 'Put it down' }).click();
     await expect(page.getByText('€201.00', { exact: true }).first()).toBeVisible();
     // Five hours by hand and the seconds that kept themselves.

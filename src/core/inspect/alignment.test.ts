@@ -15,6 +15,11 @@ describe('in line after a crash', () => {
     expect(line('string', -5).verdict).toBe('out-of-line');
   });
 
+  test('a reading of a line that nobody knows is refused, and never dropped', () => {
+    expect(inspectAlignment.input.safeParse({ read: { string: 1 } }).success).toBe(true);
+    expect(inspectAlignment.input.safeParse({ read: { strnig: 1 } }).success).toBe(false);
+  });
+
   test('steel alone is set cold, and no further than steel takes', () => {
     expect(line('string', 5)).toMatchObject({ mayBeColdSet: true });
     expect(line('string', 20)).toMatchObject({ mayBeColdSet: false });

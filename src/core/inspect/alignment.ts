@@ -5,11 +5,15 @@ import { atLeast } from '../numbers';
 import { row, type WorkingRow } from '../verdict';
 import { alignmentLines } from './data/alignmentLines';
 
+const KNOWN = new Set<string>(alignmentLines.map(({ id }) => id));
+
 const input = z.strictObject({
   kind: z.prefault(bicycleKind, {}),
-  read: z
-    ._default(z.record(z.string().check(z.maxLength(40)), z.number().check(z.gte(-100), z.lte(100))), {})
-    .check(z.describe('how far out of line, by line, as it was measured last')),
+  read: z._default(z.record(z.string().check(z.maxLength(40)), z.number().check(z.gte(-100), z.lte(100))), {}).check(
+    // A reading that no line takes would be dropped without a word.
+    z.refine((read) => Object.keys(read).every((id) => KNOWN.has(id)), 'names a line that is not measured here'),
+    z.describe('how far out of line, by line, as it was measured last'),
+  ),
 });
 
 export interface AlignmentLine {
@@ -66,7 +70,7 @@ function judge(kind: BicycleKind, line: (typeof alignmentLines)[number], offMm: 
 
 /**
  * The alignment of a bicycle after a crash: each line that it has, in or out by its table's tolerance, and whether steel may
- * be bent back cold. Units: millimetres. Errors: a reading over 100 mm. Source: the table of lines, workshop consensus.
+ * be bent back cold. Units: millimetres. Errors: a reading over 100 mm, a line that the table does not have. Formula: out of line where |reading| > within. Source: the table of lines, workshop consensus.
  * Example: a string that differs by 5 mm on a steel frame → out of line, and it may be set cold.
  */
 export const inspectAlignment = defineCalculator({

@@ -131,7 +131,8 @@ export function TimeDialog({
         <Button color="inherit" onClick={onClose}>
           Not now
         </Button>
-        <Button variant="contained" disabled={minutes === null || !isDay} onClick={put}>
+        {/* What is typed is put down as the field is left, which is what pressing this does: it waits for no Enter. */}
+        <Button variant="contained" disabled={!isDay} onClick={put}>
           Put it down
         </Button>
       </DialogActions>
