@@ -48,7 +48,7 @@ test('a job by a foot switch: Space goes on, a count is waited for, a crash lose
   await expect(later.getByText('Count them in first.').first()).toBeVisible();
   for (let i = 0; i < 9; i++) await later.keyboard.press('+');
   await later.keyboard.press('Space');
-  await expect(title(later, 'Put back: axle, right side left locked, right')).toBeVisible();
+  await expect(title(later, 'Put back: axle with its cone and nuts, right')).toBeVisible();
 });
 
 test('a torque round from two metres: the band is large, a reading under it is said while it is typed', async ({

@@ -4,7 +4,10 @@ import { reckon } from '@/core/reckon';
 import { benchLoaders } from '@/features/bench/useBenchSteps';
 import { layOverlays, overlaysAt } from '@/features/bike/signs';
 import { SUBJECTS } from '@/features/allSubjects';
-import { questionOf, type Asks, type BenchStep } from '@/features/workshop/declared';
+import { questionOf, type Asks, type Bead, type BenchStep } from '@/features/workshop/declared';
+import { threadOf } from '@/features/workshop/useThread';
+import { chosenAssemblies } from '@/model/strip/trays';
+import type { Trays } from '@/core/strip/trays';
 import type { Bicycle } from '@/model/record';
 import { USUAL_SETTINGS } from '@/model/settings/usual';
 import type { Stage } from '@/model/stages';
@@ -33,6 +36,7 @@ export async function stepsOf(
     part.steps(bicycle, {
       settings: USUAL_SETTINGS,
       lookOver,
+      trays: null,
       answer: answerTo(part.asks, bicycle) as null,
       place,
     }),
@@ -43,5 +47,18 @@ export async function stepsOf(
 export async function signsAt(stage: Stage, bicycle: Bicycle, lookOver: LookOver | null = null): Promise<PlacedSign[]> {
   const overlays = await Promise.all(overlaysAt(SUBJECTS, stage).map(({ load }) => load()));
   const answers = overlays.map(({ asks }) => answerTo(asks, bicycle));
-  return layOverlays(overlays, answers, bicycle, { settings: USUAL_SETTINGS, lookOver, stage });
+  return layOverlays(overlays, answers, bicycle, { settings: USUAL_SETTINGS, lookOver, trays: null, stage });
+}
+
+/** The thread of a place, as the page collects it. */
+export async function threadAt(place: string, bicycle: Bicycle, lookOver: LookOver | null = null): Promise<Bead[]> {
+  const parts = await Promise.all(SUBJECTS.flatMap(({ thread }) => thread?.() ?? []));
+  const trays = reckon('strip.trays', { kind: bicycle.kind, chosen: chosenAssemblies(bicycle) });
+  const answers = parts.map(({ asks }) => answerTo(asks, bicycle));
+  return threadOf(parts, answers, bicycle, {
+    settings: USUAL_SETTINGS,
+    lookOver,
+    trays: trays.status === 'ok' ? (trays.output as Trays) : null,
+    place,
+  });
 }

@@ -6,7 +6,7 @@ import type { Choice } from '../strip/trays';
 import type { BearingBench, OverhaulStep, Setting } from './benchTypes';
 import { cartridges } from './data/cartridges';
 import { benchRows, overhaulStepRows } from './data/benches';
-import { fittingRows } from './data/fittings';
+import { fittingRows, sectionPartRows } from './data/fittings';
 import type { BenchDrawing } from './sectionTypes';
 
 const input = z.strictObject({
@@ -73,8 +73,9 @@ function drawingOf(row: (typeof benchRows)[number]): BenchDrawing {
     circlesMm: row.circlesMm,
     fittings: fittingRows
       .filter((fitting) => fitting.assemblies.includes(row.assembly))
-      .map(({ label, at, fromMm, toMm, inner, outer, tone, moves }) => ({
+      .map(({ label, part, at, fromMm, toMm, inner, outer, tone, moves }) => ({
         label,
+        part,
         at,
         fromMm,
         toMm,
@@ -83,6 +84,11 @@ function drawingOf(row: (typeof benchRows)[number]): BenchDrawing {
         tone,
         moves,
       })),
+    shows: Object.fromEntries(
+      sectionPartRows
+        .filter(({ assemblies }) => assemblies.includes(row.assembly))
+        .map(({ piece, row: at, part }) => [at === null ? piece : `${piece}.${at}`, part]),
+    ),
   };
 }
 

@@ -1,5 +1,7 @@
 import { benchRows } from './data/benches';
-import { fittingRows } from './data/fittings';
+import { assemblyAt } from '../strip/assembly';
+import { assemblyRows } from '../strip/data/templates';
+import { fittingRows, sectionPartRows } from './data/fittings';
 import { bearingSection, cartridgeBallMm } from './section';
 import { fitSection, layLabels } from './sectionLabels';
 import { drawnPlayMm } from './sectionRows';
@@ -40,7 +42,7 @@ const fitting = (section: BearingSection, label: string, last = false) => {
 describe('the section of a bearing', () => {
   test('it is to scale: the balls lie on their circle and do not overlap, and as many are filled as are in', () => {
     const { faces } = bearingSection(hub);
-    expect(faces.map((face) => face.slots.filter((slot) => slot.filled).length)).toEqual([6, 0]);
+    expect(faces.map((face) => face.slots.filter((slot) => slot.ball === 'in').length)).toEqual([6, 0]);
     const [left] = faces;
     for (const { x, y } of left!.slots) expect(Math.hypot(x - left!.x, y - left!.y)).toBeCloseTo(8.1, 9);
     const [a, b] = left!.slots;
@@ -200,5 +202,33 @@ describe('the table of what lies round the balls', () => {
     expect(outboard('bb-cup-cone')).toEqual(['left', 'right']);
     expect(outboard('headset-threaded')).toEqual(['upper']);
     expect(outboard('hub-front')).toEqual([]);
+  });
+});
+
+describe('the parts of a tray in a section', () => {
+  /** What lies outside of what is cut: skewers and nuts, cogs and guards, what hangs on the arm. */
+  const BESIDE =
+    /^(skewer|nuts?\b|nut\.|spoke-guard|freewheel|freehub-bolt|cassette|lockring|arm-clip|cog-clip|tab\.|cap$|sleeve|tube|seal|shims|spacer|bolt\.lower|lower|covers\.lower)/;
+  test.each(benchRows.map((row) => row.assembly))('%s: each line is a part that exists, each part has a line', (id) => {
+    const { parts } = assemblyAt(id, assemblyRows.find((row) => row.id === id)!.places[0]!);
+    const known = parts.map((part) => part.id);
+    const shown = [
+      ...fittingRows.filter((row) => row.assemblies.includes(id)).flatMap(({ part }) => part ?? []),
+      ...sectionPartRows.filter((row) => row.assemblies.includes(id)).map(({ part }) => part),
+    ];
+    expect(known).toEqual(expect.arrayContaining([...new Set(shown)]));
+    expect(known.filter((part) => !shown.includes(part) && !BESIDE.test(part))).toEqual([]);
+  });
+  test('a cone says which part it is, above and below the axle; a row that never came out wants no ball', () => {
+    const shows = { 'cone.left': 'cone.left', axle: 'axle' };
+    const { shapes, faces } = bearingSection({
+      ...hub,
+      shows,
+      rows: [hub.rows[0]!, { ...hub.rows[1]!, in: null }],
+    });
+    expect(shapes.filter((shape) => shape.shows === 'cone.left')).toHaveLength(2);
+    expect(shapes[0]).toMatchObject({ part: 'axle', shows: 'axle' });
+    expect(new Set(faces[1]!.slots.map(({ ball }) => ball))).toEqual(new Set(['never out']));
+    expect(bearingSection({ ...hub, faceless: true }).faces).toEqual([]);
   });
 });

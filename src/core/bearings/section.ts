@@ -1,4 +1,13 @@
-import { cartridgeRow, closed, cupAndConeRow, cutRing, drawnPlayMm, WALL_MM, type Place } from './sectionRows';
+import {
+  cartridgeRow,
+  closed,
+  cupAndConeRow,
+  cutRing,
+  drawnPlayMm,
+  WALL_MM,
+  type BareShape,
+  type Place,
+} from './sectionRows';
 import type {
   BearingSection,
   Fitting,
@@ -27,7 +36,7 @@ export function cartridgeBallMm({ boreMm, odMm }: { boreMm: number; odMm: number
 }
 
 function faceOf(row: SectionRow, circleMm: number, { x, y }: Point): RowFace {
-  const count = Math.max(row.holds ?? 0, row.in);
+  const count = Math.max(row.holds ?? 0, row.in ?? 0);
   const circleR = circleMm / 2;
   return {
     row: row.id,
@@ -37,7 +46,11 @@ function faceOf(row: SectionRow, circleMm: number, { x, y }: Point): RowFace {
     ballR: row.ballMm / 2,
     slots: Array.from({ length: count }, (_, i) => {
       const angle = (2 * Math.PI * i) / count - Math.PI / 2;
-      return { x: x + circleR * Math.cos(angle), y: y + circleR * Math.sin(angle), filled: i < row.in };
+      return {
+        x: x + circleR * Math.cos(angle),
+        y: y + circleR * Math.sin(angle),
+        ball: row.in === null ? 'never out' : i < row.in ? 'in' : 'wanting',
+      };
     }),
   };
 }
@@ -101,7 +114,7 @@ function placed(fitting: Fitting, frame: Frame, playMm: number): Placed | null {
  * 3/16 in on a circle of 16.2 mm, six in: six filled.
  */
 export function bearingSection(input: SectionInput): BearingSection {
-  const { rows, circleMm, upright, axleMm, kind, stacked = false, set = null } = input;
+  const { rows, circleMm, upright, axleMm, kind, stacked = false, faceless = false, set = null } = input;
   const frame = frameOf(input);
   const playMm = set ? drawnPlayMm(set.playMm) : 0;
   const fittings = (input.fittings ?? []).flatMap((fitting) => placed(fitting, frame, playMm) ?? []);
@@ -114,7 +127,7 @@ export function bearingSection(input: SectionInput): BearingSection {
   const high = Math.max(frame.ends[1] + AXLE_END_MM, ...fittings.map((fitting) => fitting.to));
   const start = low - EDGE_MM;
   const length = high - low + 2 * EDGE_MM;
-  const counted = kind === 'cup-and-cone' ? rows.filter((row) => !row.shut) : [];
+  const counted = kind === 'cup-and-cone' && !faceless ? rows.filter((row) => !row.shut) : [];
   const face = Math.max(0, ...counted.map((row) => (row.circleMm ?? circleMm) + row.ballMm)) + 6;
   const across = 2 * reach + 2 * ROOM_MM;
   const facesWide = counted.length * face;
@@ -141,15 +154,16 @@ export function bearingSection(input: SectionInput): BearingSection {
     place(high, axleMm / 2),
     place(low, axleMm / 2),
   ]);
-  const shapes: SectionShape[] = [
+  const bare: BareShape[] = [
     { row: null, part: 'axle', tone: 'metal', label: null, d: bar },
-    ...fittings.flatMap((each) => drawn(each, place)),
     ...rows.flatMap((row) =>
       kind === 'cup-and-cone'
         ? cupAndConeRow(row, frame.alongOf(row.id), frame.signOf(row.id), input, place)
         : cartridgeRow(row, frame.alongOf(row.id), input, place),
     ),
   ];
+  const [axle, ...rowShapes] = bare.map((shape) => ({ ...shape, shows: shownBy(shape, input) }));
+  const shapes: SectionShape[] = [axle!, ...fittings.flatMap((each) => drawn(each, place)), ...rowShapes];
   const faceAt = (row: SectionRow, i: number) => {
     if (stacked) return { x: (width * (i + 0.5)) / counted.length, y: (upright ? tall : across) + face / 2 };
     if (!upright) {
@@ -189,6 +203,13 @@ export function bearingSection(input: SectionInput): BearingSection {
   };
 }
 
+/** The part of the tray that a line of a row, or the axle, shows. */
+function shownBy({ row, part }: BareShape, { shows = {}, kind }: SectionInput): string | null {
+  if (part === 'axle') return shows.axle ?? null;
+  const piece = kind === 'cartridge' && part !== 'fitting' ? 'cartridge' : part;
+  return row === null ? null : (shows[`${piece}.${row}`] ?? null);
+}
+
 interface Named extends Point {
   label: string;
   moves: boolean;
@@ -220,6 +241,7 @@ function drawn({ fitting, from, to, inner, outer }: Placed, place: Place): Secti
     part: 'fitting',
     tone: fitting.tone,
     label: fitting.label,
+    shows: fitting.part,
     d,
   }));
 }

@@ -1,6 +1,9 @@
 import { path } from 'd3-path';
 import type { Point, SectionInput, SectionRow, SectionShape } from './sectionTypes';
 
+/** A shape before it is told which part it shows. */
+export type BareShape = Omit<SectionShape, 'shows'>;
+
 /** A place in the section: along the axle from its middle, and off the axle. */
 export type Place = (along: number, off: number) => Point;
 
@@ -50,7 +53,7 @@ export function cupAndConeRow(
   sign: 1 | -1,
   input: SectionInput,
   place: Place,
-): SectionShape[] {
+): BareShape[] {
   const r = row.ballMm / 2;
   const circleR = (row.circleMm ?? input.circleMm) / 2;
   const axleR = input.axleMm / 2;
@@ -66,28 +69,28 @@ export function cupAndConeRow(
     { along: end, off: Math.max(axleR + 2, circleR - r * 0.6) },
     { along: end, off: axleR },
   ];
-  const shape = (part: 'cup' | 'cone', points: { along: number; off: number }[], half: 1 | -1): SectionShape => ({
+  const shape = (part: 'cup' | 'cone', points: { along: number; off: number }[], half: 1 | -1): BareShape => ({
     row: row.id,
     part,
     tone: 'metal',
     label: null,
     d: closed(points.map(({ along, off }) => place(at + along * way + loose(part), off * half))),
   });
-  return BOTH.flatMap((half): SectionShape[] => [
+  return BOTH.flatMap((half): BareShape[] => [
     shape('cup', cup, half),
     shape('cone', cone, half),
     { row: row.id, part: 'balls', tone: 'metal', label: null, d: disc(place(at, circleR * half), r) },
   ]);
 }
 
-export function cartridgeRow(row: SectionRow, at: number, input: SectionInput, place: Place): SectionShape[] {
+export function cartridgeRow(row: SectionRow, at: number, input: SectionInput, place: Place): BareShape[] {
   const size = input.cartridges[row.id];
   if (!size) return [];
   const { boreMm, odMm, widthMm } = size;
   const [inner, outer] = [boreMm / 2, odMm / 2];
   const ring = (outer - inner) * 0.24;
   const w = widthMm / 2;
-  const rings = (part: SectionShape['part'], ...box: [number, number, number, number]): SectionShape[] =>
+  const rings = (part: SectionShape['part'], ...box: [number, number, number, number]): BareShape[] =>
     cutRing((along, off) => place(at + along, off), ...box).map((d) => ({
       row: row.id,
       part,
@@ -100,7 +103,7 @@ export function cartridgeRow(row: SectionRow, at: number, input: SectionInput, p
     ...rings('inner', -w, w, inner, inner + ring),
     ...rings('seal', -w, -w + 0.7, inner + ring, outer - ring),
     ...rings('seal', w - 0.7, w, inner + ring, outer - ring),
-    ...BOTH.map((half): SectionShape => ({
+    ...BOTH.map((half): BareShape => ({
       row: row.id,
       part: 'balls',
       tone: 'metal',

@@ -11,6 +11,8 @@ export interface Radius {
 /** Something round the axle besides balls and tracks. */
 export interface Fitting {
   label: string;
+  /** The part of the tray that it is, or belongs to; null where it stays on the bicycle. */
+  part: string | null;
   /** One row: both ends counted outwards from it. Two rows: the ends counted inwards from each. */
   at: [string, string?];
   fromMm: number;
@@ -34,6 +36,8 @@ export interface BenchDrawing {
   /** Ball circles of rows that differ from the others. */
   circlesMm: Record<string, number>;
   fittings: Fitting[];
+  /** The part of the tray that the axle, a track, a row of balls or a cartridge is: `axle`, `cone.left` and so on. */
+  shows: Record<string, string>;
 }
 
 /** One row of balls, or one cartridge, of the bearing that is drawn. */
@@ -43,8 +47,8 @@ export interface SectionRow {
   ballMm: number;
   /** How many balls belong. */
   holds: number | null;
-  /** How many are in so far. */
-  in: number;
+  /** How many are in so far; null where the row was never out, and nobody knows. */
+  in: number | null;
   /** Where its circle differs from that of the others. */
   circleMm?: number;
   /** Drawn, but not counted. */
@@ -65,8 +69,12 @@ export interface SectionInput {
   /** What the tracks are called here. */
   names?: { cup: string; cone: string };
   fittings?: Fitting[];
+  /** Which part of the tray each of the others is. */
+  shows?: Record<string, string>;
   /** The track that is turned when it is set, and the play it leaves along the axle, which is drawn much larger. */
   set?: { row: string; part: 'cup' | 'cone'; playMm: number } | null;
+  /** Without the rows seen along the axle, where nothing is counted. */
+  faceless?: boolean;
   /** Faces under the section instead of beside it, for a narrow sheet. */
   stacked?: boolean;
 }
@@ -78,6 +86,8 @@ export interface SectionShape {
   part: SectionPart;
   tone: Tone;
   label: string | null;
+  /** The part of the tray that it shows; null where it is none. */
+  shows: string | null;
   d: string;
 }
 
@@ -88,7 +98,8 @@ export interface RowFace {
   y: number;
   circleR: number;
   ballR: number;
-  slots: { x: number; y: number; filled: boolean }[];
+  /** Balls that are in, slots that wait for one, and balls that were never out. */
+  slots: { x: number; y: number; ball: 'in' | 'wanting' | 'never out' }[];
 }
 
 export interface Point {

@@ -1,7 +1,8 @@
 import { daysBetween } from '../days';
 import { defineCalculator } from '../calculator';
 import { row, type Judged } from '../verdict';
-import { boltTroubles, lastChanges, wantsSecondEyes, type ChangeKind, type LastChanges } from './boltTroubles';
+import { boltTroubles, lastChanges } from './boltTroubles';
+import { proofTroubles } from './proofTroubles';
 import { readyInput, type ReadyQuestion } from './readyInput';
 
 /** The stage at which a missing thing is put right. */
@@ -120,33 +121,6 @@ function tellTrays({ trays, jobs, bearings }: ReadyQuestion, tell: Tell): void {
   }
 }
 
-function tellProof(
-  proof: ReadyQuestion['proofs'][number],
-  rules: ReadyQuestion['rules'],
-  last: LastChanges,
-  tell: Tell,
-): void {
-  const { id, label, kind, safety, result, at, by, accepted, leansOn } = proof;
-  if (result === 'failed') {
-    const words = accepted ? `${label}: failed, and accepted by ${accepted.by || 'nobody named'}` : `${label}: failed`;
-    return tell('proof-failed', id, words, safety || !accepted, 'prove');
-  }
-  if (result === null) return tell('proof', id, `${label}: not signed`, safety, 'prove');
-  const since = at === undefined ? -Infinity : Date.parse(at);
-  const matters: ChangeKind[] = kind === 'stand' ? ['off', 'adjusted', 'renewed'] : ['renewed'];
-  const later = last.at(matters, leansOn) > since;
-  if (later)
-    tell(
-      'proof-reopened',
-      id,
-      `${label}: ${kind === 'ride' ? 'renewed since: a short ride again' : 'worked on since it was signed'}`,
-      safety,
-      'prove',
-    );
-  if (safety && wantsSecondEyes(proof, by, rules))
-    tell('second-eyes', id, `${label}: signed by whoever did it; another person signs it too`, true, 'prove');
-}
-
 /** The oldest passed proof of safety, and the day since which it, or the two-minute list after it, holds: the day on the wall where it was signed. */
 function oldestProof({ proofs, recheck }: ReadyQuestion): { id: string; since: string } | null {
   const passed = proofs.flatMap(({ id, safety, result, at }) =>
@@ -183,7 +157,9 @@ function run(question: ReadyQuestion): Ready {
   for (const bolt of question.bolts)
     for (const [kind, words] of boltTroubles(bolt, question.rules, last))
       tell(kind, bolt.id, words, bolt.safety, 'rebuild');
-  for (const proof of question.proofs) tellProof(proof, question.rules, last, tell);
+  for (const proof of question.proofs)
+    for (const { kind, words, blocks } of proofTroubles(proof, question.rules, last))
+      tell(kind, proof.id, words, blocks, 'prove');
   const proved = oldestProof(question);
   if (proved && daysBetween(proved.since, question.today) > HOLDS_DAYS)
     tell(

@@ -13,6 +13,8 @@ export interface OnBoard {
 }
 
 export interface Board {
+  /** What lies open: begun, or apart with parts still in its tray. It comes before all else, whatever leads. */
+  underWay: OnBoard[];
   /** Whether jobs lead; where none does, every tray stands in `lead`. */
   led: boolean;
   lead: OnBoard[];
@@ -23,8 +25,8 @@ export interface Board {
 }
 
 /**
- * The trays as they are worked: those that kept jobs lead to and what stands in their way, then what is left alone on purpose,
- * then the rest. What was begun stays in sight. Example: a job at the rear hub alone → the rear wheel out, then the hub.
+ * The trays as they are worked: what is under way, those that kept jobs lead to and what stands in their way, then what is left
+ * alone on purpose, then the rest. Example: a job at the rear hub alone → the rear wheel out, then the hub.
  */
 export function stripBoard(
   trays: Pick<Trays, 'trays' | 'constraints' | 'trayOf'>,
@@ -34,12 +36,15 @@ export function stripBoard(
     alone,
     begun,
     opened = new Set(),
+    out = new Set(),
   }: {
     wanted: readonly string[];
     alone: ReadonlyMap<string, string>;
     begun: ReadonlySet<string>;
     /** Trays that something lies in: whatever was in their way is out of it, told or not. */
     opened?: ReadonlySet<string>;
+    /** Trays with parts that are not back. */
+    out?: ReadonlySet<string>;
   },
 ): Board {
   const has = new Set(trays.trays.map(({ place }) => place));
@@ -65,16 +70,19 @@ export function stripBoard(
         inTheWay: needed.has(place) && !led.has(place),
       };
     });
-  // What lies open comes first, then what can be begun: it is what the hands are at.
-  const sorted = rows.toSorted(
-    (a, b) => Number(b.begun) - Number(a.begun) || Number(a.waits.length > 0) - Number(b.waits.length > 0),
-  );
-  const isLead = ({ place, begun: is }: OnBoard) => led.size === 0 || needed.has(place) || is;
+  const sorted = rows.toSorted((a, b) => Number(a.waits.length > 0) - Number(b.waits.length > 0));
+  const fresh = sorted.filter((row) => !row.begun);
+  const isLead = ({ place }: OnBoard) => led.size === 0 || needed.has(place);
+  const apart = trays.trays.map(({ place }) => place).filter((place) => !open.has(place) && !blocked.has(place));
   return {
+    underWay: [
+      ...sorted.filter((row) => row.begun),
+      ...apart.filter((place) => out.has(place)).map((place) => ({ place, begun: true, waits: [], inTheWay: false })),
+    ],
     led: led.size > 0,
-    lead: sorted.filter(isLead),
+    lead: fresh.filter(isLead),
     alone: left.filter(({ place }, i) => left.findIndex((each) => each.place === place) === i),
-    rest: sorted.filter((row) => !isLead(row)),
-    apart: trays.trays.map(({ place }) => place).filter((place) => !open.has(place) && !blocked.has(place)),
+    rest: fresh.filter((row) => !isLead(row)),
+    apart: apart.filter((place) => !out.has(place)),
   };
 }

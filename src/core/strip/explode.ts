@@ -7,6 +7,7 @@ export interface LaidPart extends PartDrawing {
   /** Middle along the line, mm. */
   x: number;
   widthMm: number;
+  heightMm: number;
 }
 
 /** Room between two parts of the line, mm. */
@@ -14,6 +15,8 @@ const GAP_MM = 9;
 /** Longest a part is drawn: an axle is cut short so that a washer beside it can still be seen. */
 const LONGEST_MM = 74;
 const TALLEST_MM = 62;
+/** Room for an arrow over the line and for numbers under it. */
+const ASIDE_MM = 8;
 
 /** Long things are drawn shorter and small ones larger than they are, in one smooth measure, so that all can be told. */
 function drawn(mm: number, most: number): number {
@@ -32,9 +35,10 @@ export function explodedLine(parts: AssemblyPart[]): { widthMm: number; heightMm
     const heightMm = drawn(part.diameterMm, TALLEST_MM);
     const x = at + widthMm / 2;
     at += widthMm + GAP_MM;
-    return { id: part.id, x, widthMm, ...outline(part, widthMm, heightMm) };
+    return { id: part.id, x, widthMm, heightMm, ...outline(part, widthMm, heightMm) };
   });
-  return { widthMm: at, heightMm: TALLEST_MM + 8, parts: laid };
+  const tallestMm = Math.max(...parts.map(({ diameterMm }) => drawn(diameterMm, TALLEST_MM)));
+  return { widthMm: at, heightMm: tallestMm + ASIDE_MM, parts: laid };
 }
 
 function outline(part: AssemblyPart, w: number, h: number): PartDrawing {

@@ -15,6 +15,7 @@ import { useTasks, type DeclaredTask, type Known } from '../workshop/declared';
 import { useFindings } from '../workshop/useFindings';
 import { useOpenBicycle } from '../workshop/useOpenBicycle';
 import { useToday } from '../workshop/useToday';
+import { useTrays } from '../workshop/useTrays';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
 import { BenchFoot } from './BenchFoot';
 import { Progress } from './Progress';
@@ -74,7 +75,7 @@ function OpenBench({ bicycle, task, place }: { bicycle: Bicycle; task: DeclaredT
   const workshop = useWorkshop();
   const settings = useSettings();
   const send = useCallback((command: Command) => workshop.send(bicycle.id, command), [workshop, bicycle.id]);
-  const known: Known = { settings, lookOver: useFindings(bicycle) };
+  const known: Known = { settings, lookOver: useFindings(bicycle), trays: useTrays(bicycle) };
   const around = { settings, today: useToday() };
   const { steps, of, pending } = useBenchSteps(bicycle, task.id, place, known, around);
   const { index, last, go, leave, forward, pass, finished } = useWalk({ bicycle, send }, task, place, steps);

@@ -1,12 +1,12 @@
 'use client';
 import Box from '@mui/material/Box';
-import { detailOf } from '@/core/drawing/details';
 import { bicycleGeometry } from '@/core/drawing/bicycle';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
-import { DetailDrawing } from '@/ui/drawing/DetailDrawing';
+import { isDrawn, PartAtHand, useAssemblyAt } from '../at-hand/PartAtHand';
 import { StepPhotos } from '../photos/StepPhotos';
 import type { Known } from '../workshop/declared';
+import { useIsPhone } from '../workshop/useIsPhone';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { Forgotten, StepWords } from './StepWords';
 import type { OwnedStep } from './useBenchSteps';
@@ -20,11 +20,13 @@ export function StepView({
   of,
   lookOver,
 }: StageProps & Pick<Known, 'lookOver'> & { owned: OwnedStep; number: number; of: number }) {
-  const detail = step.drawn ? detailOf(step.place, bicycle.kind) : null;
+  const phone = useIsPhone();
   const asked = { bicycle, send, step, lookOver, answer };
-  const { Ask, Aside } = part;
+  const { Ask } = part;
   // Where nothing else is drawn, the bicycle shows where hands are.
-  const located = !detail && !Aside && bicycleGeometry(bicycle.kind).spots[step.place] !== undefined;
+  const canBeDrawn = isDrawn(useAssemblyAt(bicycle, step.place));
+  const drawn = canBeDrawn ? step.drawn : null;
+  const located = !drawn && bicycleGeometry(bicycle.kind).spots[step.place] !== undefined;
   return (
     <Box
       component="main"
@@ -33,7 +35,7 @@ export function StepView({
         display: 'grid',
         gridTemplateColumns: {
           xs: 'minmax(0, 1fr)',
-          md: detail || Aside || located ? 'minmax(0, 1.25fr) minmax(0, 1fr)' : 'minmax(0, 1fr)',
+          md: drawn || located ? 'minmax(0, 1.25fr) minmax(0, 1fr)' : 'minmax(0, 1fr)',
         },
         gap: { xs: 2, md: 5 },
         px: { xs: 2, md: 6 },
@@ -46,7 +48,15 @@ export function StepView({
         <Box sx={{ mt: 2.5 }}>{Ask && <Ask {...asked} />}</Box>
       </Box>
       <Box>
-        {detail && step.drawn && <DetailDrawing detail={detail} hand={step.drawn.hand} off={step.drawn.off} />}
+        {drawn && (
+          <PartAtHand
+            bicycle={bicycle}
+            place={step.place}
+            form={drawn.form}
+            hand={{ parts: drawn.hand, turn: step.turn }}
+            small={phone}
+          />
+        )}
         {located && (
           <Box sx={{ display: { xs: 'none', md: 'block' } }}>
             <BicycleDrawing
@@ -59,11 +69,6 @@ export function StepView({
           </Box>
         )}
         {located && step.forget && <Forgotten step={step} small />}
-        {Aside && (
-          <Box sx={{ display: { xs: 'none', md: 'block' } }}>
-            <Aside {...asked} />
-          </Box>
-        )}
         <StepPhotos
           bicycle={bicycle}
           send={send}

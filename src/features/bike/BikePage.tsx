@@ -1,35 +1,44 @@
 'use client';
 import Box from '@mui/material/Box';
+import ExpandMore from '@mui/icons-material/ExpandMore';
 import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
-import { Suspense, useCallback, useEffect, useState, type ReactNode, useRef } from 'react';
+import { Suspense, useCallback, useEffect, useRef, useState, type ReactNode, type RefObject } from 'react';
 import type { Command } from '@/model/commands';
 import type { Bicycle } from '@/model/record';
 import { stageFrom, type Stage } from '@/model/stages';
 import { DrawingLegend } from '@/ui/drawing/DrawingLegend';
 import { useKeys } from '@/ui/keys/useKeys';
+import { HandProvider } from '../at-hand/hand';
 import { WorkClock } from '../clock/WorkClock';
 import { useBenchClock } from '../clock/useBenchClock';
 import { TopBar } from '../top-bar/TopBar';
 import { UndoButtons } from '../top-bar/UndoButtons';
 import { WayBack } from '../top-bar/WayBack';
 import { benchHref } from '../workshop/benchHref';
-import { useStages, type DeclaredStage, type Known } from '../workshop/declared';
-import { goToStage } from '../workshop/stageLink';
+import { useStages, type Bead, type DeclaredStage, type Known } from '../workshop/declared';
+import { ActionSlotContext } from '../workshop/StageAction';
+import { goToPlace, goToStage, stageHref } from '../workshop/stageLink';
+import { ThreadContext } from '../workshop/thread';
 import { useFindings } from '../workshop/useFindings';
 import { useIsPhone } from '../workshop/useIsPhone';
 import { useOpenBicycle } from '../workshop/useOpenBicycle';
-import { usePlaceAt } from '../workshop/usePlaceAt';
+import { placeHref, usePlaceAt } from '../workshop/usePlaceAt';
+import { nextBead, useThread } from '../workshop/useThread';
 import { useToday } from '../workshop/useToday';
+import { useTrays } from '../workshop/useTrays';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
 import { Sheet } from './Sheet';
 import { StageStrip } from './StageStrip';
+import { Thread } from './Thread';
 import { TitleBlock } from './TitleBlock';
 import { useSigns } from './useSigns';
 
 const Conflicts = dynamic(() => import('./Conflicts').then((module) => module.Conflicts), { ssr: false });
+const OtherBicycles = dynamic(() => import('./OtherBicycles').then((module) => module.OtherBicycles), { ssr: false });
 const PlaceCard = dynamic(() => import('./PlaceCard').then((module) => module.PlaceCard), { ssr: false });
 
 /**
@@ -63,32 +72,53 @@ function usePlaceAtHand(stage: DeclaredStage, known: Known) {
       setNoting(true);
     },
     closeCard: () => setOnCard(null),
+    /** Back to the whole bicycle. */
+    closePlace() {
+      if (onCard === null) openInStage(null);
+      setOnCard(null);
+    },
   };
 }
 type AtHand = ReturnType<typeof usePlaceAtHand>;
 
-/** The name, the way back, and what can be undone. */
+/** The name, which leads to the other bicycles too, and what can be undone. */
 function Heading({ bicycle }: { bicycle: Bicycle }) {
+  const [at, setAt] = useState<HTMLElement | null>(null);
   return (
     <TopBar end={<UndoButtons bicycleId={bicycle.id} />}>
-      <Box
-        component="h1"
-        sx={{
-          m: 0,
-          fontSize: '1.1rem',
-          fontWeight: 640,
-          overflow: 'hidden',
-          textOverflow: 'ellipsis',
-          whiteSpace: 'nowrap',
-        }}
-      >
-        {bicycle.name}
+      <Box component="h1" sx={{ m: 0, fontSize: '1.1rem', minWidth: 0 }}>
+        <ButtonBase
+          aria-haspopup="menu"
+          aria-expanded={at !== null}
+          aria-label={`${bicycle.name}: other bicycles`}
+          title="Other bicycles"
+          onClick={(event) => setAt(event.currentTarget)}
+          sx={{ font: 'inherit', fontWeight: 640, minHeight: 48, maxWidth: '100%', borderRadius: '3px' }}
+        >
+          <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
+            {bicycle.name}
+          </Box>
+          <ExpandMore fontSize="small" />
+        </ButtonBase>
       </Box>
+      {at && <OtherBicycles id={bicycle.id} at={at} onClose={() => setAt(null)} />}
     </TopBar>
   );
 }
 
-/** The stage beside the sheet, under what must be chosen and the place that is told of. */
+/** Another stage opens at its top, wherever the last one was left; one that is opened by its address may point further down. */
+function useTopOf(stage: Stage, main: RefObject<HTMLElement | null>) {
+  const shown = useRef(stage);
+  useEffect(() => {
+    if (shown.current === stage) return;
+    shown.current = stage;
+    main.current?.scrollTo({ top: 0 });
+    if (main.current && window.matchMedia('(max-width: 899px)').matches)
+      window.scrollTo({ top: Math.max(0, window.scrollY + main.current.getBoundingClientRect().top - 64) });
+  }, [stage, main]);
+}
+
+/** The stage beside the sheet, under what must be chosen and the place that is told of; at its foot what is done next. */
 function StagePane({
   bicycle,
   send,
@@ -110,42 +140,87 @@ function StagePane({
   const { View } = stage.view;
   const at = { bicycle, send, lookOver: known.lookOver, noting: atHand.noting };
   const main = useRef<HTMLElement>(null);
-  const shown = useRef(stage.id);
-  // Another stage opens at its top, wherever the last one was left; one that is opened by its address may point further down.
-  useEffect(() => {
-    if (shown.current === stage.id) return;
-    shown.current = stage.id;
-    main.current?.scrollTo({ top: 0 });
-    if (main.current && window.matchMedia('(max-width: 899px)').matches)
-      window.scrollTo({ top: Math.max(0, window.scrollY + main.current.getBoundingClientRect().top - 64) });
-  }, [stage.id]);
+  const [foot, setFoot] = useState<HTMLElement | null>(null);
+  useTopOf(stage.id, main);
+  const place = atHand.current;
+  const beads = useThread(bicycle, place, known);
+  const go = (bead: Bead) => {
+    atHand.closeCard();
+    goToPlace(bicycle.id, bead.stage, bead.place);
+  };
   return (
-    <Box
-      component="main"
-      ref={main}
-      sx={{
-        minWidth: 0,
-        px: { xs: 2, md: 4 },
-        pt: { xs: 2, md: 3 },
-        pb: { xs: 14, md: 8 },
-        overflow: { md: 'auto' },
-        '& > *': { maxWidth: 800 },
-        '@media print': { overflow: 'visible', p: 0 },
-      }}
-    >
-      {bicycle.conflicts.length > 0 && <Conflicts bicycle={bicycle} send={send} />}
-      {atHand.onCard && <PlaceCard key={atHand.onCard} {...at} place={atHand.onCard} onClose={atHand.closeCard} />}
-      {stage.bench.offered === 'by the sheet' && (
-        <Box className="no-print" sx={{ display: 'flex', justifyContent: 'flex-end', mt: { xs: 0, md: -1 }, mb: 1 }}>
-          <Button component={Link} prefetch={false} href={href} size="small" variant="outlined">
-            {bicycle.bench ? 'Back to the bench' : 'Bench mode'}
-          </Button>
+    <Box sx={{ minWidth: 0, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
+      <Box
+        component="main"
+        ref={main}
+        sx={{
+          flex: { md: 1 },
+          minHeight: 0,
+          px: { xs: 2, md: 4 },
+          pt: { xs: 1, md: 2 },
+          pb: { xs: 14, md: 8 },
+          overflow: { md: 'auto' },
+          '& > *': { maxWidth: 800 },
+          '@media print': { overflow: 'visible', p: 0 },
+        }}
+      >
+        <Box
+          className="no-print"
+          sx={{ display: 'flex', gap: 2, alignItems: 'start', mb: 1, '&:empty': { display: 'none' } }}
+        >
+          {place !== null && beads.length > 0 && (
+            <Thread
+              place={place}
+              beads={beads}
+              stage={stage.id}
+              href={(bead) =>
+                bead.place === null ? stageHref(bicycle.id, bead.stage) : placeHref(bicycle.id, bead.stage, bead.place)
+              }
+              onGo={go}
+            />
+          )}
+          {stage.bench.offered === 'by the sheet' && (
+            <Button
+              component={Link}
+              prefetch={false}
+              href={href}
+              size="small"
+              variant="outlined"
+              sx={{ ml: 'auto', flex: 'none' }}
+            >
+              {bicycle.bench ? 'Back to the bench' : 'Bench mode'}
+            </Button>
+          )}
         </Box>
-      )}
-      <Suspense fallback={<p role="status">Opening…</p>}>
-        <View key={stage.id} {...at} place={atHand.inStage} onPlace={atHand.openInStage} />
-      </Suspense>
-      {children}
+        {bicycle.conflicts.length > 0 && <Conflicts bicycle={bicycle} send={send} />}
+        {atHand.onCard && <PlaceCard key={atHand.onCard} {...at} place={atHand.onCard} onClose={atHand.closeCard} />}
+        <ThreadContext value={{ next: nextBead(beads), go }}>
+          <ActionSlotContext value={foot}>
+            <Suspense fallback={<p role="status">Opening…</p>}>
+              <View key={stage.id} {...at} place={atHand.inStage} onPlace={atHand.openInStage} />
+            </Suspense>
+          </ActionSlotContext>
+        </ThreadContext>
+        {children}
+      </Box>
+      <Box
+        ref={setFoot}
+        className="no-print"
+        sx={{
+          '&:empty': { display: 'none' },
+          position: { xs: 'fixed', md: 'static' },
+          left: 0,
+          right: 0,
+          bottom: 0,
+          zIndex: 5,
+          px: { md: 4 },
+          py: { md: 1.25 },
+          bgcolor: 'background.default',
+          borderTop: '1px solid',
+          borderColor: 'divider',
+          '& > *': { maxWidth: 800 },
+        }}
+      />
     </Box>
   );
 }
@@ -166,7 +241,7 @@ function OpenBicycle({ bicycle, at }: { bicycle: Bicycle; at: Stage }) {
   const isPhone = useIsPhone();
   const stages = useStages();
   const stage = stages.find(({ id }) => id === at)!;
-  const known: Known = { settings, lookOver: useFindings(bicycle) };
+  const known: Known = { settings, lookOver: useFindings(bicycle), trays: useTrays(bicycle) };
   const atHand = usePlaceAtHand(stage, known);
   const send = useCallback((command: Command) => workshop.send(bicycle.id, command), [workshop, bicycle.id]);
   const signs = useSigns(bicycle, at, known, { settings, today: useToday() });
@@ -191,6 +266,9 @@ function OpenBicycle({ bicycle, at }: { bicycle: Bicycle; at: Stage }) {
   return (
     <>
       <Heading bicycle={bicycle} />
+      <Box sx={{ display: { xs: 'block', md: 'none' } }} className="no-print">
+        <TitleBlock dense bicycle={bicycle} lookOver={known.lookOver} clock={timeCell} hush={hush} />
+      </Box>
       <StageStrip bicycle={bicycle} current={at} known={known} />
       <Box
         sx={{
@@ -208,6 +286,8 @@ function OpenBicycle({ bicycle, at }: { bicycle: Bicycle; at: Stage }) {
           signs={signs}
           lookOver={known.lookOver}
           current={atHand.current}
+          atHand={atHand.onCard ? 'section' : stage.atHand}
+          onWhole={atHand.closePlace}
           small={!stage.atStand}
           unprinted={stage.printsItself ?? false}
           clock={timeCell}
@@ -219,13 +299,6 @@ function OpenBicycle({ bicycle, at }: { bicycle: Bicycle; at: Stage }) {
             <DrawingLegend signs={signs} label="Signs on the drawing" />
           </Box>
         </StagePane>
-      </Box>
-      <Box
-        component="footer"
-        className="no-print"
-        sx={{ display: { xs: 'block', md: 'none' }, position: 'fixed', left: 0, right: 0, bottom: 0, zIndex: 5 }}
-      >
-        <TitleBlock bicycle={bicycle} lookOver={known.lookOver} clock={timeCell} hush={hush} />
       </Box>
     </>
   );
@@ -252,5 +325,9 @@ export function BikePage() {
         Opening the bicycle…
       </p>
     );
-  return <OpenBicycle key={bicycle.id} bicycle={bicycle} at={stageFrom(params.get('stage'))} />;
+  return (
+    <HandProvider>
+      <OpenBicycle key={bicycle.id} bicycle={bicycle} at={stageFrom(params.get('stage'))} />
+    </HandProvider>
+  );
 }

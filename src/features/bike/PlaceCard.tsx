@@ -4,10 +4,7 @@ import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
 import { Suspense } from 'react';
-import { detailOf } from '@/core/drawing/details';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
-import { partsOff } from '@/model/strip/trays';
-import { DetailDrawing } from '@/ui/drawing/DetailDrawing';
 import { Notes } from '../notes/Notes';
 import { StepPhotos } from '../photos/StepPhotos';
 import { useDeclared, type PlaceProps } from '../workshop/declared';
@@ -15,7 +12,7 @@ import { useDeclared, type PlaceProps } from '../workshop/declared';
 /** Photographs of a place that belong to no step of the bench. */
 export const OF_THE_PLACE = 'place';
 
-/** What is known of one place, whatever the stage: how it is built, what each subject tells of it, photographs and notes. */
+/** What is known of one place, whatever the stage: what each subject tells of it, photographs and notes. */
 export function PlaceCard({
   noting,
   onClose,
@@ -26,8 +23,6 @@ export function PlaceCard({
 }) {
   const { bicycle, send, place } = at;
   const parts = useDeclared().flatMap(({ place: part }) => part ?? []);
-  const detail = detailOf(place, bicycle.kind);
-  const tray = bicycle.trays.find((each) => each.place === place);
   return (
     <Box
       component="section"
@@ -42,11 +37,6 @@ export function PlaceCard({
           <Close />
         </IconButton>
       </Box>
-      {detail && (
-        <Box sx={{ my: 2 }}>
-          <DetailDrawing detail={detail} off={tray ? partsOff(tray) : []} mostPx={210} />
-        </Box>
-      )}
       <Suspense fallback={<Box sx={{ minHeight: 48 }} />}>
         {parts.map(({ View }, i) => (
           <View key={i} {...at} />

@@ -5,23 +5,53 @@ import ZoomOut from '@mui/icons-material/ZoomOut';
 import SaveAlt from '@mui/icons-material/SaveAlt';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
 import dynamic from 'next/dynamic';
 import { useMemo, useState, type ReactNode } from 'react';
 import { bicycleGeometry } from '@/core/drawing/bicycle';
 import type { PlacedSign } from '@/core/drawing/svg';
+import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { LookOver } from '@/core/inspect/lookOver';
+import type { Bicycle } from '@/model/record';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
 import { DrawingLegend } from '@/ui/drawing/DrawingLegend';
 import { useKeys } from '@/ui/keys/useKeys';
+import type { Form } from '../at-hand/PartAtHand';
+import { useIsPhone } from '../workshop/useIsPhone';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { saveDrawing } from './saveDrawing';
 import { TitleBlock } from './TitleBlock';
 
 const FindPlace = dynamic(() => import('./FindPlace').then((module) => module.FindPlace), { ssr: false });
+const PartSheet = dynamic(() => import('./PartSheet').then((module) => module.PartSheet), {
+  ssr: false,
+  loading: () => <p role="status">Drawing it…</p>,
+});
 const KindPanel = dynamic(() => import('../kind/KindPanel').then((module) => module.KindPanel), { ssr: false });
+
+/** The whole bicycle in the corner, with the place that is open on it: the way back. */
+function Locator({ bicycle, place, onWhole }: { bicycle: Bicycle; place: string; onWhole(): void }) {
+  return (
+    <ButtonBase
+      aria-label={`Back to the whole bicycle, from ${placeLabel(place).toLowerCase()}`}
+      onClick={onWhole}
+      sx={{
+        width: { xs: 76, md: 148 },
+        flex: 'none',
+        mr: { md: 'auto' },
+        p: 0.5,
+        borderRadius: '3px',
+        '&:hover': { bgcolor: 'sheet.soft' },
+      }}
+    >
+      <BicycleDrawing kind={bicycle.kind} label="" quiet current={place} />
+    </ButtonBase>
+  );
+}
 
 /** What is done with the drawing: a place found, seen closer, saved. */
 function SheetTools({
+  locator,
   places,
   small,
   finding,
@@ -31,6 +61,7 @@ function SheetTools({
   onFind,
   onSave,
 }: {
+  locator: ReactNode;
   places: string[];
   small: boolean;
   finding: boolean;
@@ -51,6 +82,7 @@ function SheetTools({
         justifyContent: 'flex-end',
       }}
     >
+      {locator}
       {finding ? (
         <FindPlace places={places} onClose={() => onFinding(false)} onFind={onFind} />
       ) : (
@@ -88,6 +120,8 @@ export function Sheet({
   signs,
   lookOver,
   current,
+  atHand,
+  onWhole,
   clock,
   small,
   unprinted,
@@ -103,16 +137,38 @@ export function Sheet({
   signs: PlacedSign[];
   lookOver: LookOver | null;
   current: string | null;
+  /** In which form the part of an open place fills the sheet; left out, the bicycle stays until it is asked for. */
+  atHand?: Form;
+  onWhole(): void;
   clock: ReactNode;
   onOpen(place: string): void;
 }) {
   const { letterKeys } = useSettings();
   const [describing, setDescribing] = useState(false);
   const [finding, setFinding] = useState(false);
-  const [closer, setCloser] = useState(false);
+  const [asked, setAsked] = useState<{ place: string | null; closer: boolean } | null>(null);
   const [found, setFound] = useState<string | null>(null);
   const places = useMemo(() => Object.keys(bicycleGeometry(bicycle.kind).spots), [bicycle.kind]);
-  useKeys(['bicycle'], { 'find-place': () => setFinding(true), closer: () => setCloser((was) => !was) }, letterKeys);
+  const phone = useIsPhone();
+  // What was asked for holds for the place that was open; another one opens as its stage has it.
+  const closer = asked?.place === current ? asked.closer : current !== null && atHand !== undefined;
+  const setCloser = (next: boolean) => setAsked({ place: current, closer: next });
+  useKeys(['bicycle'], { 'find-place': () => setFinding(true), closer: () => setCloser(!closer) }, letterKeys);
+  const partOf = closer ? (current ?? found) : null;
+  const locator = partOf !== null && (
+    <Locator bicycle={bicycle} place={partOf} onWhole={current === null ? () => setCloser(false) : onWhole} />
+  );
+  const drawing = (
+    <BicycleDrawing
+      kind={bicycle.kind}
+      label={`${bicycle.name}, drawn from the drive side`}
+      signs={signs}
+      current={current ?? found}
+      closer={closer}
+      focusPlace={found}
+      onOpen={onOpen}
+    />
+  );
   return (
     <Box
       component="aside"
@@ -131,42 +187,57 @@ export function Sheet({
         '@media print': { height: 'auto', border: 0, overflow: 'visible' },
       }}
     >
-      <SheetTools
-        places={places}
-        small={small}
-        finding={finding}
-        closer={closer}
-        onFinding={setFinding}
-        onCloser={setCloser}
-        onFind={(place) => {
-          setFinding(false);
-          setFound(place);
-          onOpen(place);
-        }}
-        onSave={() => saveDrawing(bicycle, signs)}
-      />
+      {!(phone && partOf !== null) && (
+        <SheetTools
+          locator={phone ? null : locator}
+          places={places}
+          small={small}
+          finding={finding}
+          closer={closer}
+          onFinding={setFinding}
+          onCloser={setCloser}
+          onFind={(place) => {
+            setFinding(false);
+            setFound(place);
+            onOpen(place);
+          }}
+          onSave={() => saveDrawing(bicycle, signs)}
+        />
+      )}
       <Box
         sx={{
-          flex: { md: 1 },
+          flex: { md: partOf === null ? 1 : '1 0 auto' },
           minHeight: 0,
+          pb: partOf === null ? 0 : 2,
           display: 'flex',
-          alignItems: 'center',
+          alignItems: partOf === null ? 'center' : 'start',
           width: '100%',
-          maxWidth: { xs: small ? 140 : 'none', md: 'none' },
+          maxWidth: { xs: small && partOf === null ? 140 : 'none', md: 'none' },
           mx: 'auto',
         }}
       >
-        <BicycleDrawing
-          kind={bicycle.kind}
-          label={`${bicycle.name}, drawn from the drive side`}
-          signs={signs}
-          current={current ?? found}
-          closer={closer}
-          focusPlace={found}
-          onOpen={onOpen}
-        />
+        {partOf === null ? (
+          drawing
+        ) : (
+          <PartSheet
+            key={partOf}
+            bicycle={bicycle}
+            place={partOf}
+            form={atHand ?? 'section'}
+            phone={phone}
+            locator={locator}
+            otherwise={drawing}
+          />
+        )}
       </Box>
-      <Box sx={{ py: 1.5, display: { xs: 'none', md: 'block' }, '@media print': { display: 'block' } }}>
+      <Box
+        sx={{
+          py: 1.5,
+          // With a part at hand there is no more to say of the bicycle.
+          display: { xs: 'none', md: partOf === null ? 'block' : 'none' },
+          '@media print': { display: 'block' },
+        }}
+      >
         <DrawingLegend signs={signs} label="What the signs on the drawing mean" />
         <Box sx={{ mt: 1, color: 'text.secondary', fontSize: '0.9rem' }}>{bicycle.note}</Box>
         <Button

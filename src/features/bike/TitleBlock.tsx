@@ -43,11 +43,14 @@ export function TitleBlock({
   lookOver,
   clock,
   hush = false,
+  dense = false,
 }: {
   bicycle: Bicycle;
   /** The seller stands beside: what it may cost is not for these eyes. */
   hush?: boolean;
   lookOver: LookOver | null;
+  /** The second line of a phone's header. */
+  dense?: boolean;
   clock: ReactNode;
 }) {
   const { currency } = useSettings();
@@ -66,9 +69,11 @@ export function TitleBlock({
       aria-label="Title block"
       sx={{
         display: 'grid',
+        ...(dense && { '& > div': { py: 0.25 } }),
         gridTemplateColumns: 'minmax(0, 1.6fr) minmax(0, 1fr) minmax(0, 1.1fr)',
-        border: '1.5px solid',
-        borderColor: 'text.primary',
+        border: dense ? 0 : '1.5px solid',
+        borderBottom: dense ? '1px solid' : undefined,
+        borderColor: dense ? 'divider' : 'text.primary',
         bgcolor: 'sheet.paper',
       }}
     >

@@ -17,4 +17,5 @@ export const clean: Declared = {
   },
   overlays: [{ at: ['clean'], load: () => import('./overlay').then(({ bathSigns }) => bathSigns) }],
   benchFoot: later(() => import('./BenchTimers').then(({ BenchTimers }) => BenchTimers)),
+  thread: () => import('./thread').then(({ washThread }) => washThread),
 };

@@ -1,5 +1,4 @@
 import { placeLabel } from '@/core/vocabulary/vocabulary';
-import { partsOff, trayFor } from '@/model/strip/trays';
 import { defineBench, NO_STEP } from '../workshop/declared';
 
 /** Every kept job as a step of its own: what it is, where, how long it may take; done by one tap. */
@@ -17,7 +16,7 @@ export const jobsBench = defineBench({
         forget: bicycle.looseEnds.some((row) => row.place === job.place && row.closedAt === null)
           ? 'This place is only loosely together.'
           : null,
-        drawn: { hand: [], off: partsOff(trayFor(bicycle, job.place)) },
+        drawn: { form: 'section' as const, hand: [] },
         done: job.done,
         finish: { type: 'finishJob', job: job.id, done: true },
       })),

@@ -8,7 +8,8 @@ import { bicycleKind, FRAMES } from '@/core/bicycle';
 import { detailOf } from '@/core/drawing/details';
 import { SIGNS } from '@/core/drawing/signs';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
-import { DetailDrawing } from '@/ui/drawing/DetailDrawing';
+import { AtHand } from './AtHand';
+import { DetailDrawing } from '../at-hand/DetailDrawing';
 import { DrawingLegend } from '@/ui/drawing/DrawingLegend';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
@@ -18,7 +19,7 @@ import { Row } from './Row';
 
 const Fields = dynamic(() => import('./Fields').then((module) => module.Fields), { ssr: false });
 
-const DETAILS = ['hub.front', 'headset', 'bottom-bracket', 'pedal.left', 'derailleur.rear', 'brake.front'];
+const DETAILS = ['derailleur.rear', 'brake.front'];
 const KIND = bicycleKind.parse({ mudguards: true, rack: true, lights: true });
 const OF_FRAME = {
   diamond: { gears: 'derailleur', brakes: 'cantilever' },
@@ -101,16 +102,22 @@ export function Gallery() {
             <BicycleDrawing kind={KIND} label="Small" quiet signs={[{ place: 'chain', sign: 'replace' }]} />
           </Box>
         </Section>
+        <AtHand />
         <Section title="Details">
           <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: 'repeat(3, 1fr)' }, gap: 4 }}>
-            {DETAILS.map((id, i) => {
+            {DETAILS.map((id) => {
               const detail = detailOf(id, { ...KIND, brakes: 'cantilever' })!;
               return (
                 <DetailDrawing
                   key={id}
                   detail={detail}
-                  hand={i === 0 ? ['cone.left'] : []}
-                  off={i === 0 ? ['locknut.left', 'washer.left'] : []}
+                  mostPx={240}
+                  isAtHand={(part) => part === 'anchor'}
+                  stateOf={(part) =>
+                    part === 'plate' || part === 'pads.left'
+                      ? { id: part, words: part, where: 'tray', slot: 1, mark: null, fate: null, clean: false }
+                      : undefined
+                  }
                 />
               );
             })}

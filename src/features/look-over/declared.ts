@@ -31,4 +31,5 @@ export const lookOver: Declared = {
   tasks: [{ id: 'look-over', label: 'Look over', stage: 'look-over', byPlace: false }],
   bench: { 'look-over': () => import('./bench').then(({ lookOverBench }) => lookOverBench) },
   place: later(() => import('./FindingsHere').then(({ FindingsHere }) => FindingsHere)),
+  thread: () => import('./thread').then(({ lookThread }) => lookThread),
 };

@@ -6,7 +6,7 @@ import type { StageProps } from '../workshop/WorkshopProvider';
 import { useFindings } from '../workshop/useFindings';
 import { BearingPart } from './BearingPart';
 import { partOf } from './parts';
-import { useSetting } from './useSetting';
+import { useSetting } from '../at-hand/useSetting';
 
 /** What a step of an overhaul asks for, on the bench: a feel, a look, counts, the next turn. Nothing where the hands do it all. */
 export function BearingAsk({ bicycle, send, bench, step }: StageProps & { bench: BearingBench; step: string }) {

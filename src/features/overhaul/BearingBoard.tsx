@@ -9,6 +9,7 @@ import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { workedSteps } from '@/model/bearings/questions';
 import type { Bicycle } from '@/model/record';
 import { knownBearing } from '@/model/bearings/bearingFor';
+import { partsOff } from '@/model/strip/trays';
 import { dayOf } from '@/ui/format';
 import { workByPlace } from '@/model/decide/work';
 import { Disclosure } from '@/ui/Disclosure';
@@ -95,11 +96,22 @@ export function BearingBoard({
     bicycle.trays.some((tray) => tray.place === place && tray.doneSteps.length > 0);
   const wanted = ({ place }: BearingBench) =>
     bicycle.jobs.some((job) => job.place === place && job.decision === 'keep');
+  // Open in its tray or on the bench, and not felt since: the hands are at it.
+  const isUnderWay = (bench: BearingBench) =>
+    begun(bench) &&
+    !bicycle.bearings.some((each) => each.place === bench.place && each.after) &&
+    (bicycle.trays.some((tray) => tray.place === bench.place && partsOff(tray).length > 0) ||
+      bicycle.bearings.some(
+        (each) => each.place === bench.place && (each.doneSteps.length > 0 || each.trials.length > 0),
+      ));
+  const underWay = benches.benches.filter(isUnderWay);
   const led = benches.benches.some(wanted);
   const isLeft = (bench: BearingBench) => !begun(bench) && (work.get(bench.place)?.leftAlone ?? null) !== null;
   const alone = benches.benches.filter(isLeft);
-  const lead = benches.benches.filter((bench) => !isLeft(bench) && (!led || wanted(bench) || begun(bench)));
-  const rest = benches.benches.filter((bench) => !isLeft(bench) && !lead.includes(bench));
+  const lead = benches.benches.filter(
+    (bench) => !isUnderWay(bench) && !isLeft(bench) && (!led || wanted(bench) || begun(bench)),
+  );
+  const rest = benches.benches.filter((bench) => !isUnderWay(bench) && !isLeft(bench) && !lead.includes(bench));
   const row = (bench: BearingBench) => (
     <Row
       key={bench.place}
@@ -116,6 +128,11 @@ export function BearingBoard({
   ).length;
   return (
     <>
+      {underWay.length > 0 && (
+        <Section title="Under way">
+          <RuledList>{underWay.map(row)}</RuledList>
+        </Section>
+      )}
       <Section
         title={led ? 'For the jobs that were kept' : 'Bearings'}
         aside={`${done} of ${benches.benches.length} done`}

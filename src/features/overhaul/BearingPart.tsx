@@ -10,7 +10,7 @@ import { Look } from './Look';
 import { NextService } from './NextService';
 import type { Asked } from './parts';
 import { RoundFeel } from './RoundFeel';
-import type { Setting } from './useSetting';
+import type { Setting } from '../at-hand/useSetting';
 
 /** One part of a bearing's card, the same on the page of the bearing and at a step of the bench. */
 export function BearingPart({

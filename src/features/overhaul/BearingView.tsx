@@ -1,23 +1,24 @@
 'use client';
-import ArrowBack from '@mui/icons-material/ArrowBack';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { openSteps, type BearingBench } from '@/core/bearings/benchTypes';
 import type { Choice } from '@/core/strip/trays';
+import { turnAt } from '@/core/strip/tray';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
-import { workedSteps } from '@/model/bearings/questions';
+import { partsAt, workedSteps } from '@/model/bearings/questions';
 import { knownBearing } from '@/model/bearings/bearingFor';
 import { WhatWasFound } from '../strip/WhatWasFound';
 import type { StageProps } from '../workshop/WorkshopProvider';
+import { useTellHand } from '../at-hand/hand';
+import { ViewHeading } from '../workshop/ViewHeading';
 import { useFindings } from '../workshop/useFindings';
-import { BearingDrawing } from './BearingDrawing';
 import { BearingPart } from './BearingPart';
 import { Card } from './Card';
 import { partOf } from './parts';
 import { Steps } from './Steps';
-import { useSetting } from './useSetting';
+import { useSetting } from '../at-hand/useSetting';
 
 /** One bearing, from the feel before to the feel after: drawn, looked at, counted, set, and when it is due again. */
 export function BearingView({
@@ -38,17 +39,16 @@ export function BearingView({
   const now = held ?? open[0] ?? null;
   // Once every step is done, what is left to say is when it is due again.
   const atHand = now ? partOf(now, bench) : 'next';
+  const turn = now?.turn ? turnAt({ turn: { ...now.turn, nuttedOnly: false } }, bicycle.kind, 'tighten') : null;
+  useTellHand(now ? partsAt(now, bench) : [], turn);
   return (
     <>
-      <Button color="inherit" startIcon={<ArrowBack />} onClick={onAll} sx={{ ml: -1, mb: 1, minHeight: 48 }}>
-        All bearings
-      </Button>
       <Box
         sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'end', justifyContent: 'space-between', mb: 2 }}
       >
-        <Typography variant="h2" sx={{ fontSize: '1.6rem' }}>
+        <ViewHeading back="All bearings" onBack={onAll}>
           {placeLabel(bench.place)}
-        </Typography>
+        </ViewHeading>
         {choices.length === 1 && <Box sx={{ color: 'text.secondary' }}>{bench.title}</Box>}
         <WhatWasFound send={send} place={bench.place} assembly={bench.assembly} choices={choices} />
       </Box>
@@ -66,13 +66,12 @@ export function BearingView({
           <b>Leave it shut while it runs.</b> {bench.leaveWhy}
         </Box>
       )}
-      <BearingDrawing send={send} bearing={bearing} bench={bench} setting={setting} />
       {bench.caution && (
         <Typography sx={{ mb: 2, maxWidth: '62ch' }}>
           <b>Take care.</b> {bench.caution}
         </Typography>
       )}
-      <Steps bicycle={bicycle} send={send} bearing={bearing} bench={bench} now={now} onNow={setAt}>
+      <Steps bicycle={bicycle} send={send} bearing={bearing} bench={bench} now={now} onNow={setAt} onBack={onAll}>
         {atHand && (
           <BearingPart
             atStep

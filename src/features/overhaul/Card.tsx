@@ -8,11 +8,14 @@ import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import type { BearingBench } from '@/core/bearings/benchTypes';
 import type { Bearing } from '@/model/bearings/part';
+import { goToLine } from '@/ui/goToLine';
+import { useTapped } from '../at-hand/hand';
+import type { Tapped } from '../at-hand/pen';
 import { SHOWN } from '../workshop/usePlaceAt';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { BearingPart } from './BearingPart';
 import { PARTS, partsOf, partTitle, partWords, type Asked, type Part } from './parts';
-import type { Setting } from './useSetting';
+import type { Setting } from '../at-hand/useSetting';
 
 /** The parts that are open, as the address says too, so that they are open again after a reload. */
 function useOpenParts(): [readonly Part[], (part: Part) => void] {
@@ -32,6 +35,12 @@ function useOpenParts(): [readonly Part[], (part: Part) => void] {
   return [open, toggle];
 }
 
+/** The part of the card that a line of the drawing belongs to: a track was seen, balls were counted. */
+function partTapped({ part, track }: Tapped): Part | null {
+  if (track !== null) return 'look';
+  return part?.startsWith('balls.') || part?.startsWith('bearing.') ? 'measure' : null;
+}
+
 /** All that is kept of a bearing besides what is at hand: a line each, opened to read or to change. */
 export function Card({
   atHand,
@@ -42,6 +51,12 @@ export function Card({
   setting,
 }: StageProps & { atHand: Asked | null; bearing: Bearing; bench: BearingBench; setting: Setting }) {
   const [open, toggle] = useOpenParts();
+  useTapped((tapped) => {
+    const part = partTapped(tapped);
+    if (part === null || !partsOf(bench).includes(part)) return;
+    if (part !== atHand && !open.includes(part)) toggle(part);
+    goToLine(`part-${part}`);
+  });
   return (
     <Box sx={{ mt: 3, borderTop: '1.5px solid', borderColor: 'text.primary' }}>
       {partsOf(bench)

@@ -19,7 +19,7 @@ import { ConeDial } from './ConeDial';
 import { Inside } from './Inside';
 import { PlayThere } from './PlayThere';
 import { SkewerAllowance } from './SkewerAllowance';
-import type { Setting } from './useSetting';
+import type { Setting } from '../at-hand/useSetting';
 
 const FEELS = [
   { id: 'loose', label: 'Loose', words: 'knocks', letter: 'L' },

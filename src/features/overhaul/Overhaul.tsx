@@ -4,7 +4,7 @@ import type { BearingBench } from '@/core/bearings/benchTypes';
 import type { StageViewProps } from '../workshop/declared';
 import { BearingBoard } from './BearingBoard';
 import { BearingView } from './BearingView';
-import { useBenches } from './useBenches';
+import { useBenches } from '../workshop/useBenches';
 
 /** Every bearing on the bicycle: all of them with their state, or one on the bench. */
 export function Overhaul({ bicycle, send, lookOver, place, onPlace: go }: StageViewProps) {

@@ -1,6 +1,5 @@
 'use client';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import { useEffect, useRef, type ReactNode } from 'react';
 import { openSteps, type BearingBench, type OverhaulStep } from '@/core/bearings/benchTypes';
@@ -9,6 +8,7 @@ import { workedSteps } from '@/model/bearings/questions';
 import type { Bearing } from '@/model/bearings/part';
 import { Disclosure } from '@/ui/Disclosure';
 import { StateMark } from '@/ui/StateMark';
+import { NextOfThread, StageAction } from '../workshop/StageAction';
 import { WhichWay } from '../workshop/WhichWay';
 import { leftEmpty } from './parts';
 import type { StageProps } from '../workshop/WorkshopProvider';
@@ -17,8 +17,9 @@ function Now({
   bicycle,
   step,
   onDone,
+  onBack,
   children,
-}: Pick<StageProps, 'bicycle'> & { step: OverhaulStep; onDone(): void; children: ReactNode }) {
+}: Pick<StageProps, 'bicycle'> & { step: OverhaulStep; onDone(): void; onBack(): void; children: ReactNode }) {
   const question = step.turn && turnAt({ turn: { ...step.turn, nuttedOnly: false } }, bicycle.kind, 'tighten');
   const title = useRef<HTMLDivElement>(null);
   const first = useRef(step.id);
@@ -43,9 +44,7 @@ function Now({
         {question && <WhichWay question={question} />}
       </Box>
       {children && <Box sx={{ mt: 2.5 }}>{children}</Box>}
-      <Button variant="contained" sx={{ minHeight: 56, minWidth: 170, fontSize: '1.05rem', mt: 2 }} onClick={onDone}>
-        Done, next
-      </Button>
+      <StageAction label="Done, next" onDo={onDone} onBack={onBack} />
     </Box>
   );
 }
@@ -58,6 +57,7 @@ export function Steps({
   bench,
   now,
   onNow,
+  onBack,
   children,
 }: StageProps & {
   bearing: Bearing;
@@ -65,6 +65,7 @@ export function Steps({
   /** The step at hand; null where every one is done. */
   now: OverhaulStep | null;
   onNow(step: string | null): void;
+  onBack(): void;
   /** What the step at hand asks for. */
   children: ReactNode;
 }) {
@@ -86,7 +87,7 @@ export function Steps({
   return (
     <>
       {now ? (
-        <Now bicycle={bicycle} step={now} onDone={() => work(now.id, true)}>
+        <Now bicycle={bicycle} step={now} onDone={() => work(now.id, true)} onBack={onBack}>
           {children}
         </Now>
       ) : (
@@ -96,6 +97,7 @@ export function Steps({
             {empty.length > 0 && `; left empty: ${empty.join(', ')}`}
           </Box>
           {children}
+          <NextOfThread onBack={onBack} />
         </>
       )}
       <Disclosure

@@ -4,12 +4,11 @@ import type { BearingBench } from '@/core/bearings/benchTypes';
 import type { LookOver } from '@/core/inspect/lookOver';
 import { turnAt } from '@/core/strip/tray';
 import { knownBearing } from '@/model/bearings/bearingFor';
-import { workedSteps } from '@/model/bearings/questions';
+import { partsAt, workedSteps } from '@/model/bearings/questions';
 import type { Bicycle } from '@/model/record';
 import { chosenAssemblies } from '@/model/strip/trays';
 import { defineBench, NO_STEP, type BenchStep, type StepProps } from '../workshop/declared';
 import { BearingAsk } from './BearingAsk';
-import { BearingAside } from './BearingDrawing';
 import { leftEmpty, partOf } from './parts';
 
 const benchAt = (benches: Benches | null, place: string) =>
@@ -29,6 +28,7 @@ export function overhaulSteps(bicycle: Bicycle, bench: BearingBench, lookOver: L
       forget: step.forget || null,
       turn: step.turn ? turnAt({ turn: { ...step.turn, nuttedOnly: false } }, bicycle.kind, 'tighten') : null,
       asksMuch: partOf(step, bench) !== null,
+      drawn: { form: 'section', hand: partsAt(step, bench) },
       done: worked.includes(step.id),
       leftEmpty: worked.includes(step.id) ? leftEmpty(step, bearing, bench) : null,
       waitsFor: first ? `First: ${first.title.charAt(0).toLowerCase()}${first.title.slice(1)}.` : null,
@@ -42,11 +42,6 @@ function AskBearing({ bicycle, send, step, answer }: StepProps<Benches>) {
   return bench && <BearingAsk bicycle={bicycle} send={send} bench={bench} step={step.id} />;
 }
 
-function DrawBearing({ bicycle, send, step, answer }: StepProps<Benches>) {
-  const bench = benchAt(answer, step.place);
-  return bench && <BearingAside bicycle={bicycle} send={send} bench={bench} />;
-}
-
 /** The steps of an overhaul, with the bearing drawn beside them. */
 export const overhaulBench = defineBench<'bearings.benches'>({
   asks: { id: 'bearings.benches', of: (bicycle) => ({ kind: bicycle.kind, chosen: chosenAssemblies(bicycle) }) },
@@ -56,5 +51,4 @@ export const overhaulBench = defineBench<'bearings.benches'>({
     return bench ? overhaulSteps(bicycle, bench, lookOver) : [];
   },
   Ask: AskBearing,
-  Aside: DrawBearing,
 });

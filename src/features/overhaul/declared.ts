@@ -9,6 +9,7 @@ export const overhaul: Declared = {
     view: later(() => import('./Overhaul').then(({ Overhaul }) => Overhaul)),
     bench: { task: 'overhaul', offered: 'by the sheet' },
     opens: (place) => (isBearing(place) ? bearingAt(place) : null),
+    atHand: 'section',
     timesPlace: true,
   },
   notes: {
@@ -25,4 +26,5 @@ export const overhaul: Declared = {
   overlays: [{ at: ['overhaul'], load: () => import('./overlay').then(({ doneSigns }) => doneSigns) }],
   tasks: [{ id: 'overhaul', label: 'Overhaul', stage: 'overhaul', byPlace: true }],
   bench: { overhaul: () => import('./bench').then(({ overhaulBench }) => overhaulBench) },
+  thread: () => import('./thread').then(({ bearingThread }) => bearingThread),
 };

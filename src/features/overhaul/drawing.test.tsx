@@ -12,27 +12,28 @@ jest.mock('@/worker/client', () =>
 const onBench = (place: string) => window.history.replaceState(null, '', `?tray=${place}`);
 afterEach(() => window.history.replaceState(null, '', '?'));
 
+const drawn = (commands: Command[] = []) => drawStage(Overhaul, commands, {}, 'section');
 const drawing = () => screen.findByRole('img', { name: /cut along its axle/ });
 /** The shapes that a finger finds under a name. */
 const named = (name: string) => screen.getAllByText(name, { selector: 'title' }).map((title) => title.parentElement!);
 
 describe('the drawing of a bearing', () => {
-  test('a track is pointed at: bright, dull, pitted, and its line says so', async () => {
+  test('a track that is tapped opens its line and writes nothing; what is seen there is drawn', async () => {
     onBench('hub.front');
-    const { record } = await drawStage(Overhaul);
+    const { record } = await drawn();
     await drawing();
-    const [cup] = named('Cup, right side');
-    for (const state of ['bright', 'dull', 'pitted']) {
-      fireEvent.click(cup!);
-      expect(record().bearings[0]!.tracks).toEqual({ 'right.cup': state });
-    }
-    expect(await drawing()).toHaveAccessibleName(/right cup pitted/);
-    expect(screen.getByRole('button', { name: /^Look/ })).toHaveTextContent('cup, right side, pitted');
+    fireEvent.click(named('Cup, right side')[0]!);
+    expect(record().bearings).toEqual([]);
+    expect(screen.getByRole('button', { name: /^Look/ })).toHaveAttribute('aria-expanded', 'true');
+    await userEvent.click((await screen.findAllByRole('button', { name: 'Pitted' }))[1]!);
+    expect(record().bearings[0]!.tracks).toEqual({ 'left.cone': 'pitted' });
+    expect(await drawing()).toHaveAccessibleName(/left cone pitted/);
+    expect(screen.getByRole('button', { name: /^Look/ })).toHaveTextContent('cone, left side, pitted');
   });
 
   test('nuts and washers have their names, in the drawing and under the finger', async () => {
     onBench('pedal.left');
-    await drawStage(Overhaul);
+    await drawn();
     await drawing();
     expect(named('Washer, convex side out').length).toBeGreaterThan(0);
     expect(screen.getByText('Crank thread', { selector: 'text' })).toBeInTheDocument();
@@ -40,7 +41,7 @@ describe('the drawing of a bearing', () => {
 
   test('what stays shut is drawn and asks for no count and no track', async () => {
     onBench('hub.rear');
-    const { record } = await drawStage(Overhaul, [{ type: 'describeKind', changes: { gears: 'hub' } }]);
+    const { record } = await drawn([{ type: 'describeKind', changes: { gears: 'hub' } }]);
     expect(await drawing()).not.toHaveAccessibleName(/ in\b/);
     fireEvent.click(named('Planets')[0]!);
     fireEvent.click(named('Cup, left side')[0]!);
@@ -54,11 +55,11 @@ describe('the drawing of a bearing', () => {
       place: 'headset',
       trial: { id: 't', turnDeg: 0, feel: 'loose', clamped: false },
     };
-    await drawStage(Overhaul, [{ type: 'countBalls', place: 'headset', side: 'upper', changes: { in: 25 } }]);
+    await drawn([{ type: 'countBalls', place: 'headset', side: 'upper', changes: { in: 25 } }]);
     expect(await drawing()).toHaveAccessibleName(/Upper: 25 of 25 in/);
     expect(screen.queryByText(/Play along the axle/)).toBeNull();
     cleanup();
-    await drawStage(Overhaul, [loose]);
+    await drawn([loose]);
     await waitFor(() =>
       expect(screen.getByText(/Play along the axle: about 0\.\d+ mm, drawn much larger/)).toBeVisible(),
     );

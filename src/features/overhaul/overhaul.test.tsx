@@ -133,6 +133,7 @@ describe('what is seen inside', () => {
       Overhaul,
       [{ type: 'seeTrack', place: 'hub.front', track: 'right.cup', state: 'pitted' }],
       RUN_ON,
+      'section',
     );
     await open(/^Look/);
     expect(await screen.findByText('Run on, set at the tightest spot')).toBeInTheDocument();

@@ -4,7 +4,7 @@ import { serviceInput } from '@/model/bearings/questions';
 import type { Bicycle } from '@/model/record';
 import { bearingFor } from '@/model/bearings/bearingFor';
 import { useReckon } from '../workshop/useReckon';
-import { useBenches } from './useBenches';
+import { useBenches } from '../workshop/useBenches';
 
 /** When each bearing that was serviced is due again, the soonest first. */
 export function useServices(bicycle: Bicycle): (ServiceDue & { place: string })[] {

@@ -13,4 +13,5 @@ export const prove: Declared = {
   },
   tasks: [{ id: 'prove', label: 'Prove', stage: 'prove', byPlace: false }],
   bench: { prove: () => import('./bench').then(({ proveBench }) => proveBench) },
+  thread: () => import('./thread').then(({ proofThread }) => proofThread),
 };

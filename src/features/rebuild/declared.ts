@@ -19,4 +19,5 @@ export const rebuild: Declared = {
   tasks: [{ id: 'torque', label: 'Torque round', stage: 'rebuild', byPlace: false }],
   bench: { torque: () => import('./bench').then(({ torqueBench }) => torqueBench) },
   place: later(() => import('./BoltsHere').then(({ BoltsHere }) => BoltsHere)),
+  thread: () => import('./thread').then(({ boltThread }) => boltThread),
 };

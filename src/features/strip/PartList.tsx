@@ -22,7 +22,6 @@ import DragIndicator from '@mui/icons-material/DragIndicator';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
-import { useState } from 'react';
 import { ballRowOf, partIn, partWords, type Assembly } from '@/core/strip/tray';
 import type { Bearing } from '@/model/bearings/part';
 import { orderOf } from '@/model/strip/trays';
@@ -92,6 +91,7 @@ function Row({
         <Box sx={{ color: 'text.secondary', fontSize: '1.1rem', fontWeight: 620 }}>{number}</Box>
         <Box
           component="button"
+          id={`part-${id}`}
           aria-expanded={open}
           onClick={onOpen}
           sx={{
@@ -181,16 +181,20 @@ export function PartList({
   tray,
   bearing,
   beside,
+  open,
+  onOpen,
   onStock,
 }: Pick<StageProps, 'send'> & {
   assembly: Assembly;
   tray: Tray;
   bearing: Bearing;
   beside: string[];
+  /** The part whose line is open. */
+  open: string | null;
+  onOpen(part: string | null): void;
   onStock(part: string): void;
 }) {
   const order = orderOf(tray);
-  const [open, setOpen] = useState<string | null>(null);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(TouchSensor, { activationConstraint: { delay: 120, tolerance: 8 } }),
@@ -233,7 +237,7 @@ export function PartList({
               id={id}
               number={i + 1}
               open={open === id}
-              onOpen={() => setOpen(open === id ? null : id)}
+              onOpen={() => onOpen(open === id ? null : id)}
               onStock={onStock}
             />
           ))}

@@ -18,10 +18,11 @@ import { Instead } from '../stock/Instead';
 import { CountOut } from './CountOut';
 import { CountQuestion } from './CountQuestion';
 import type { TrayProps } from './TakeApart';
+import { NextOfThread, StageAction } from '../workshop/StageAction';
 import { WhichWay } from '../workshop/WhichWay';
 
 /** The tray read from its other end. A part that would be passed over is named before it can be. */
-export function PutBack({ bicycle, send, assembly, tray }: TrayProps) {
+export function PutBack({ bicycle, send, assembly, tray, onBack }: TrayProps & { onBack(): void }) {
   const bearing = bearingFor(bicycle, tray.place);
   const cameOff = orderOf(tray);
   const [asked, setAsked] = useState<string | null>(null);
@@ -123,15 +124,12 @@ export function PutBack({ bicycle, send, assembly, tray }: TrayProps) {
                     height={130}
                   />
                 )}
-                <Button
-                  variant="contained"
-                  sx={{ minHeight: 56, mt: 2, px: 4 }}
-                  disabled={uncounted}
-                  onClick={() => put(id, true)}
-                >
-                  It is back in
-                </Button>
-                {uncounted && <Box sx={{ fontSize: '0.9rem', mt: 0.5 }}>Count them in first.</Box>}
+                <StageAction
+                  label="It is back in"
+                  waits={uncounted ? 'Count them in first.' : null}
+                  onDo={() => put(id, true)}
+                  onBack={onBack}
+                />
               </>
             )}
           </Box>
@@ -142,15 +140,25 @@ export function PutBack({ bicycle, send, assembly, tray }: TrayProps) {
   const back = order.filter((id) => tray.backIn.includes(id));
   return (
     <>
-      {next === undefined && <Typography sx={{ mb: 1, fontWeight: 620 }}>All of it is back in.</Typography>}
-      {back.length > 0 && (
-        <Disclosure summary={<>{back.length === 1 ? 'One part back in' : `${back.length} parts back in`}</>}>
-          <RuledList ordered>{back.map(row)}</RuledList>
-        </Disclosure>
+      {next === undefined ? (
+        <>
+          <Typography sx={{ mb: 1, fontWeight: 620 }}>All of it is back in.</Typography>
+          <NextOfThread onBack={onBack} />
+        </>
+      ) : (
+        <RuledList>{row(next)}</RuledList>
       )}
-      <RuledList ordered aria-label="Put back, last off first">
-        {order.filter((id) => !back.includes(id)).map(row)}
-      </RuledList>
+      <Disclosure
+        summary={
+          <>
+            All {order.length} parts, {back.length} back in
+          </>
+        }
+      >
+        <RuledList ordered aria-label="Put back, last off first">
+          {order.filter((id) => id !== next).map(row)}
+        </RuledList>
+      </Disclosure>
     </>
   );
 }

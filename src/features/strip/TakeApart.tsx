@@ -18,6 +18,7 @@ import { OPEN_GAUGES } from '../top-bar/openGauges';
 import { CountOut } from './CountOut';
 import { CountQuestion } from './CountQuestion';
 import { Tricks } from './Tricks';
+import { NextOfThread, StageAction } from '../workshop/StageAction';
 import { WhichWay } from '../workshop/WhichWay';
 
 export interface TrayProps extends StageProps {
@@ -34,7 +35,8 @@ function Step({
   number,
   current,
   blocked,
-}: TrayProps & { step: AssemblyStep; number: number; current: boolean; blocked: string[] }) {
+  onBack,
+}: TrayProps & { step: AssemblyStep; number: number; current: boolean; blocked: string[]; onBack(): void }) {
   const done = tray.doneSteps.includes(step.id);
   const question = turnAt(step, bicycle.kind, 'loosen');
   const mark = (to: boolean) =>
@@ -49,7 +51,7 @@ function Step({
           checked={done}
           disabled={!done && unread}
           onChange={(event) => mark(event.target.checked)}
-          slotProps={{ input: { 'aria-label': `Step ${number}: ${step.title}` } }}
+          slotProps={{ input: { id: `step-${step.id}`, 'aria-label': `Step ${number}: ${step.title}` } }}
           sx={{ alignSelf: 'start', width: 56, height: 56 }}
         />
         <Box sx={{ pt: current ? 1.4 : 1.9, pb: current ? 1 : 0 }}>
@@ -93,32 +95,26 @@ function Step({
           )}
           {current && (
             <>
-              <Box sx={{ mt: 2, display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
-                <Button
-                  variant="contained"
-                  sx={{ minHeight: 56, px: 4 }}
-                  disabled={uncounted || unread}
-                  onClick={() => mark(true)}
-                >
-                  Done, next step
-                </Button>
-                {uncounted && <Box sx={{ fontSize: '0.9rem' }}>Count them out first.</Box>}
-                {unread && (
-                  <>
-                    <Button
-                      variant="outlined"
-                      sx={{ minHeight: 56 }}
-                      onClick={() => window.dispatchEvent(new Event(OPEN_GAUGES))}
-                    >
-                      Measure it
-                    </Button>
-                    <Box sx={{ fontSize: '0.9rem' }}>
-                      {UNREAD_WORDS} Put it on the record from the gauge drawer; a thread that nobody has read is not
-                      identified.
-                    </Box>
-                  </>
-                )}
-              </Box>
+              <StageAction
+                label="Done, next step"
+                waits={uncounted ? 'Count them out first.' : unread ? UNREAD_WORDS : null}
+                onDo={() => mark(true)}
+                onBack={onBack}
+              />
+              {unread && (
+                <Box sx={{ mt: 2, display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+                  <Button
+                    variant="outlined"
+                    sx={{ minHeight: 56 }}
+                    onClick={() => window.dispatchEvent(new Event(OPEN_GAUGES))}
+                  >
+                    Measure it
+                  </Button>
+                  <Box sx={{ fontSize: '0.9rem' }}>
+                    Put it on the record from the gauge drawer; a thread that nobody has read is not identified.
+                  </Box>
+                </Box>
+              )}
               <Tricks bicycle={bicycle} send={send} assembly={assembly.id} step={step.id} />
             </>
           )}
@@ -129,7 +125,14 @@ function Step({
 }
 
 /** The steps of one assembly, the one at hand opened: tool, which way, what is forgotten, photograph, count. */
-export function TakeApart({ bicycle, send, assembly, tray, order }: TrayProps & { order: StripOrder | null }) {
+export function TakeApart({
+  bicycle,
+  send,
+  assembly,
+  tray,
+  order,
+  onBack,
+}: TrayProps & { order: StripOrder | null; onBack(): void }) {
   const current = assembly.steps.find((step) => !tray.doneSteps.includes(step.id));
   const bearing = bearingFor(bicycle, tray.place);
   const by = order?.blocked.find((each) => each.place === assembly.place)?.by ?? [];
@@ -148,6 +151,7 @@ export function TakeApart({ bicycle, send, assembly, tray, order }: TrayProps & 
       step={step}
       number={assembly.steps.indexOf(step) + 1}
       current={step.id === current?.id}
+      onBack={onBack}
       blocked={
         step.id === current?.id ? [...new Set(by.filter((each) => each.at === step.id).map((each) => each.why))] : []
       }
@@ -162,12 +166,19 @@ export function TakeApart({ bicycle, send, assembly, tray, order }: TrayProps & 
           onAnswer={(answer) => send({ type: 'countBalls', place: tray.place, side: firstRow, changes: { answer } })}
         />
       )}
-      {done.length > 0 && (
-        <Disclosure summary={<>{done.length === 1 ? 'One step done' : `${done.length} steps done`}</>}>
-          <RuledList ordered>{done.map(row)}</RuledList>
-        </Disclosure>
-      )}
-      <RuledList ordered>{assembly.steps.filter((step) => !done.includes(step)).map(row)}</RuledList>
+      {current && <RuledList>{row(current)}</RuledList>}
+      <Disclosure
+        summary={
+          <>
+            All {assembly.steps.length} steps, {done.length} done
+          </>
+        }
+      >
+        <RuledList ordered aria-label="Steps of this tray">
+          {assembly.steps.filter((step) => step !== current).map(row)}
+        </RuledList>
+      </Disclosure>
+      {!current && <NextOfThread onBack={onBack} />}
     </>
   );
 }

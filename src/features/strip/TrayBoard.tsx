@@ -60,7 +60,7 @@ function Row({
   );
 }
 
-/** All trays of the bicycle: those that the jobs lead to first, what waits and why, what is left alone, what is apart. */
+/** All trays of the bicycle: what is under way first, those that the jobs lead to, what waits and why, what is left alone. */
 export function TrayBoard({
   bicycle,
   trays,
@@ -83,6 +83,7 @@ export function TrayBoard({
     wanted: [...work].flatMap(([place, { jobs: kept }]) => (kept.length > 0 ? [place] : [])),
     alone: new Map([...work].flatMap(([place, { leftAlone }]) => (leftAlone ? [[place, leftAlone]] : []))),
     opened: new Set(bicycle.trays.flatMap(({ place, off }) => (Object.keys(off).length > 0 ? [place] : []))),
+    out: new Set(bicycle.trays.filter((tray) => partsOff(tray).length > 0).map(({ place }) => place)),
     begun: new Set(bicycle.trays.flatMap(({ place, doneSteps }) => (doneSteps.length > 0 ? [place] : []))),
   });
   const row = ({ place, waits, inTheWay }: Board['lead'][number]) => {
@@ -109,19 +110,26 @@ export function TrayBoard({
   const later = board.lead.filter(({ waits }) => waits.length > 0);
   return (
     <>
-      <Section
-        title={board.led ? 'For the jobs that were kept' : 'Can be done now'}
-        aside={`${now.length} of ${board.lead.length} can be done now`}
-      >
-        <RuledList>{now.map(row)}</RuledList>
-      </Section>
+      {board.underWay.length > 0 && (
+        <Section title="Under way">
+          <RuledList>{board.underWay.map(row)}</RuledList>
+        </Section>
+      )}
+      {board.lead.length > 0 && (
+        <Section
+          title={board.led ? 'For the jobs that were kept' : 'Can be done now'}
+          aside={`${now.length} of ${board.lead.length} can be done now`}
+        >
+          <RuledList>{now.map(row)}</RuledList>
+        </Section>
+      )}
       {later.length > 0 && (
         <Section title="Waits for something else">
           <RuledList>{later.map(row)}</RuledList>
         </Section>
       )}
       {board.apart.length > 0 && (
-        <Section title="Apart">
+        <Section title="Was apart, and is together">
           <RuledList>{board.apart.map((place) => row({ place, begun: true, waits: [], inTheWay: false }))}</RuledList>
         </Section>
       )}

@@ -1,5 +1,4 @@
 'use client';
-import ArrowBack from '@mui/icons-material/ArrowBack';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -12,14 +11,16 @@ import { isSettled, orderOf, trayFor } from '@/model/strip/trays';
 import { bearingFor } from '@/model/bearings/bearingFor';
 import { newId } from '@/store/browser';
 import { Choices } from '@/ui/Choices';
+import { goToLine } from '@/ui/goToLine';
 import { KeptText } from '@/ui/KeptText';
 import { Section } from '@/ui/Section';
 import { benchHref } from '../workshop/benchHref';
 import { LooseButton } from '../rebuild/LooseEnds';
 import { StockDialog } from '../stock/StockDialog';
 import { useReckon } from '../workshop/useReckon';
+import { ViewHeading } from '../workshop/ViewHeading';
 import type { StageProps } from '../workshop/WorkshopProvider';
-import { ExplodedLine } from './ExplodedLine';
+import { useTapped, useTellHand } from '../at-hand/hand';
 import { PartList } from './PartList';
 import { PutBack } from './PutBack';
 import type { Seized } from '@/model/strip/part';
@@ -55,6 +56,8 @@ export function TrayView({
   const bearing = bearingFor(bicycle, assembly.place);
   const current = assembly.steps.find((step) => !tray.doneSteps.includes(step.id));
   const [way, setWay] = useState<Way>(() => (current === undefined || tray.backIn.length > 0 ? 'back' : 'apart'));
+  /** What was found is asked for before a hand is put to it, and stays within reach. */
+  const begun = tray.doneSteps.length > 0;
   const [labelling, setLabelling] = useState(false);
   const [stocking, setStocking] = useState<string | null>(null);
   const [adding, setAdding] = useState(false);
@@ -65,34 +68,53 @@ export function TrayView({
   const next = backwards(here).find((id) => !isSettled(tray, id));
   const hand = way === 'apart' ? (current?.takes ?? []) : next ? [next] : [];
   const atTool = (way === 'apart' ? current : assembly.steps.find((step) => next && step.takes.includes(next))) ?? null;
+  /** The part whose line in the tray is open. */
+  const [line, setLine] = useState<string | null>(null);
+  useTapped(({ part }) => {
+    if (part === null) return;
+    if (!here.includes(part)) return goToLine(`step-${assembly.steps.find(({ takes }) => takes.includes(part))?.id}`);
+    setLine(part);
+    goToLine(`part-${part}`);
+  });
+  useTellHand(hand, atTool && turnAt(atTool, bicycle.kind, way === 'apart' ? 'loosen' : 'tighten'));
   const { output: ladder } = useReckon('strip.ladder', {});
   const atHand = { words: partWords(taken), material: taken.materials[0] };
   const stuckPart = stocking === null ? null : partIn(assembly, tray.extra, stocking);
   return (
     <>
-      <Button color="inherit" startIcon={<ArrowBack />} onClick={onAll} sx={{ ml: -1, mb: 1, minHeight: 48 }}>
-        All trays
-      </Button>
       <Box
         sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'end', justifyContent: 'space-between', mb: 1 }}
       >
-        <Typography variant="h2" sx={{ fontSize: '1.6rem' }}>
+        <ViewHeading back="All trays" onBack={onAll}>
           {assembly.title}
-        </Typography>
-        <WhatWasFound send={send} place={assembly.place} assembly={assembly.id} choices={choices} />
-      </Box>
-      <ExplodedLine
-        assembly={assembly}
-        tray={tray}
-        hand={hand}
-        question={atTool && turnAt(atTool, bicycle.kind, way === 'apart' ? 'loosen' : 'tighten')}
-      />
-      <Box sx={{ fontSize: '0.88rem', color: 'text.secondary', mb: 2 }}>
-        {assembly.axis.charAt(0).toUpperCase() + assembly.axis.slice(1)}. Filled and numbered: off, in the order it
-        came.
+        </ViewHeading>
+        {!begun && <WhatWasFound send={send} place={assembly.place} assembly={assembly.id} choices={choices} />}
       </Box>
       <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center', mb: 2 }}>
         <Choices<Way> label="Way" hideLabel options={WAYS} value={way} onChoose={setWay} />
+      </Box>
+      {stuck && (
+        <AskStuck
+          part={stuck}
+          onYes={() => {
+            send({ type: 'putSeized', seized: stuck });
+            setStuck(null);
+          }}
+          onNo={() => setStuck(null)}
+        />
+      )}
+      <StuckParts bicycle={bicycle} send={send} place={assembly.place} />
+      {way === 'apart' ? (
+        <TakeApart bicycle={bicycle} send={send} assembly={assembly} tray={tray} order={order} onBack={onAll} />
+      ) : (
+        <>
+          <PutBack bicycle={bicycle} send={send} assembly={assembly} tray={tray} onBack={onAll} />
+          <Box sx={{ mt: 2 }}>
+            <LooseButton bicycle={bicycle} send={send} place={assembly.place} />
+          </Box>
+        </>
+      )}
+      <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center', mt: 2, mb: 3 }}>
         <Button
           component={Link}
           prefetch={false}
@@ -114,33 +136,8 @@ export function TrayView({
         <Button color="inherit" sx={{ minHeight: 48 }} onClick={() => setLabelling(true)}>
           Label
         </Button>
+        {begun && <WhatWasFound send={send} place={assembly.place} assembly={assembly.id} choices={choices} />}
       </Box>
-      {stuck && (
-        <AskStuck
-          part={stuck}
-          onYes={() => {
-            send({ type: 'putSeized', seized: stuck });
-            setStuck(null);
-          }}
-          onNo={() => setStuck(null)}
-        />
-      )}
-      <StuckParts bicycle={bicycle} send={send} place={assembly.place} />
-      {way === 'apart' ? (
-        <TakeApart bicycle={bicycle} send={send} assembly={assembly} tray={tray} order={order} />
-      ) : (
-        <>
-          <PutBack bicycle={bicycle} send={send} assembly={assembly} tray={tray} />
-          <Box sx={{ mt: 2 }}>
-            <LooseButton bicycle={bicycle} send={send} place={assembly.place} />
-          </Box>
-        </>
-      )}
-      {way === 'apart' && current === undefined && (
-        <Typography sx={{ mt: 2 }}>
-          It is apart. Its parts go to Clean next; put back, they are read from the other end.
-        </Typography>
-      )}
       <Section title="In the tray" aside="in the order they came off">
         {here.length === 0 ? (
           <Typography sx={{ color: 'text.secondary' }}>
@@ -153,6 +150,8 @@ export function TrayView({
             tray={tray}
             bearing={bearing}
             beside={strange}
+            open={line}
+            onOpen={setLine}
             onStock={setStocking}
           />
         )}

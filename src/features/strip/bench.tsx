@@ -6,7 +6,7 @@ import { bearingFor } from '@/model/bearings/bearingFor';
 import { countsOf } from '@/model/bearings/questions';
 import { isUnread, UNREAD_WORDS } from '@/model/strip/reads';
 import type { Bicycle } from '@/model/record';
-import { chosenAssemblies, isSettled, orderOf, partsOff, trayFor } from '@/model/strip/trays';
+import { chosenAssemblies, isSettled, orderOf, trayFor } from '@/model/strip/trays';
 import { defineBench, NO_STEP, type Asks, type BenchStep, type StepProps } from '../workshop/declared';
 import { BallCounter } from './BallCounter';
 
@@ -39,7 +39,7 @@ export function stripSteps(bicycle: Bicycle, assembly: Assembly): BenchStep[] {
       forget: step.forget,
       turn: turnAt(step, bicycle.kind, 'loosen'),
       tally,
-      drawn: step.takes.length > 0 ? { hand: step.takes, off: partsOff(tray) } : null,
+      drawn: { form: 'exploded', hand: step.takes },
       done: tray.doneSteps.includes(step.id),
       waitsFor:
         tally?.count === null ? 'Count them out first.' : isUnread(bicycle, assembly.place, step) ? UNREAD_WORDS : null,
@@ -69,7 +69,7 @@ export function putBackSteps(bicycle: Bicycle, assembly: Assembly): BenchStep[] 
       forget: side ? 'Grease first, then balls; never force the last one.' : null,
       turn: step ? turnAt(step, bicycle.kind, 'tighten') : null,
       tally,
-      drawn: { hand: [id], off: partsOff(tray) },
+      drawn: { form: 'exploded', hand: [id] },
       // Photographs of a part's way off are shown on its way back.
       photosOf: step?.id ?? null,
       done: isSettled(tray, id),

@@ -8,6 +8,11 @@ export const strip: Declared = {
     atStand: true,
     view: later(() => import('./Strip').then(({ Strip }) => Strip)),
     bench: { task: 'strip', offered: 'by the stage' },
+    opens: (place, { trays }) => {
+      const at = trays?.trayOf[place] ?? place;
+      return trays?.trays.some((tray) => tray.place === at) ? at : null;
+    },
+    atHand: 'exploded',
     timesPlace: true,
   },
   notes: {
@@ -34,4 +39,5 @@ export const strip: Declared = {
     'put-back': () => import('./bench').then(({ putBackBench }) => putBackBench),
   },
   place: later(() => import('./TrayHere').then(({ TrayHere }) => TrayHere)),
+  thread: () => import('./thread').then(({ trayThread }) => trayThread),
 };

@@ -3,6 +3,7 @@ import { createContext, lazy, use, type ComponentType, type LazyExoticComponent 
 import type { PlacedSign } from '@/core/drawing/svg';
 import type { LookOver } from '@/core/inspect/lookOver';
 import type { AnswerOf, CalculatorId, QuestionOf } from '@/core/questions';
+import type { Trays } from '@/core/strip/trays';
 import type { TurnInput } from '@/core/strip/turn';
 import type { Command } from '@/model/commands';
 import type { Bicycle } from '@/model/record';
@@ -22,6 +23,8 @@ export interface Around {
 export interface Known {
   settings: WorkshopSettings;
   lookOver: LookOver | null;
+  /** How it comes apart. */
+  trays: Trays | null;
 }
 
 /** A place that is opened within a stage, and the way to another. */
@@ -57,6 +60,8 @@ export interface DeclaredStage {
   bench: { task: BenchTask; offered: 'by the sheet' | 'by the stage' };
   /** The place that a tap on the drawing opens within the stage, or null where the sheet tells of it. */
   opens?(place: string, known: Known): string | null;
+  /** With a place open its part fills the sheet, in this form. */
+  atHand?: 'section' | 'exploded';
   /** Notes of a place are written in the stage itself. */
   notesItself?: boolean;
   /** Time falls on the place that is open. */
@@ -90,6 +95,25 @@ export interface DeclaredOverlay {
   load(): Promise<Overlay>;
 }
 
+/** The beads of a place's thread, in the order of the work. */
+export const BEADS = ['look', 'off', 'clean', 'inspect', 'set', 'back', 'tighten', 'prove'] as const;
+
+/** One bead of the thread of a place: what was, is or will be done there, and the stage that it leads to. */
+export interface Bead {
+  id: (typeof BEADS)[number];
+  words: string;
+  state: 'done' | 'under way' | 'ahead';
+  stage: Stage;
+  /** The place that is open there; null leads to the stage as a whole. */
+  place: string | null;
+}
+
+/** What a subject tells of a place in its thread. */
+export interface ThreadPart<Id extends CalculatorId = never> {
+  asks?: Asks<Id>;
+  beads(bicycle: Bicycle, known: Known & { place: string; answer: AnswerOf<Id> | null }): Bead[];
+}
+
 /** One step as the bench shows it, whatever the job. */
 export interface BenchStep {
   id: string;
@@ -103,8 +127,8 @@ export interface BenchStep {
   turn: TurnInput | null;
   /** What is counted at this step, and the way to put another number down. */
   tally: { label: string; count: number | null; put(count: number | null): Command } | null;
-  /** The parts at hand and those that are off, for the drawing of the place; null draws nothing. */
-  drawn: { hand: string[]; off: string[] } | null;
+  /** In which form the part of the place is drawn, and what of it is at hand; null draws nothing. */
+  drawn: { form: 'section' | 'exploded'; hand: readonly string[] } | null;
   /** Where its photographs lie, where that is not under its own id. */
   photosOf: string | null;
   /** Where much is asked the hand is near the screen, and what it asks must fit beneath the title. */
@@ -139,14 +163,13 @@ export const NO_STEP = {
 
 export type StepProps<Answer> = StageProps & { step: BenchStep; answer: Answer; lookOver: LookOver | null };
 
-/** What a subject gives to a task of the bench: steps, what they ask, what is drawn beside them. */
+/** What a subject gives to a task of the bench: steps, and what they ask. */
 export interface BenchPart<Id extends CalculatorId = never> {
   asks?: Asks<Id>;
   steps(bicycle: Bicycle, known: Known & { answer: AnswerOf<Id> | null; place: string }): BenchStep[];
   /** What the task is at, beside its name. */
   of?(answer: AnswerOf<Id>, place: string): string | null;
   Ask?: ComponentType<StepProps<AnswerOf<Id>>>;
-  Aside?: ComponentType<StepProps<AnswerOf<Id>>>;
 }
 
 /** A task of the bench. Where several subjects have steps for one, they follow one another in the order of the subjects. */
@@ -177,10 +200,15 @@ export interface Declared {
   benchFoot?: Later<{ bicycle: Bicycle }>;
   /** What it knows of a place. */
   place?: Later<PlaceProps>;
+  /** Its beads in the thread of a place; they come when a place is opened. */
+  thread?(): Promise<ThreadPart>;
 }
 
 /** Types an overlay by the calculator that it asks. */
 export const defineOverlay = <Id extends CalculatorId = never>(overlay: Overlay<Id>) => overlay as unknown as Overlay;
+
+/** Types a part of the thread by the calculator that it asks. */
+export const defineThread = <Id extends CalculatorId = never>(part: ThreadPart<Id>) => part as unknown as ThreadPart;
 
 /** Types a part of the bench by the calculator that it asks. */
 export const defineBench = <Id extends CalculatorId = never>(part: BenchPart<Id>) =>

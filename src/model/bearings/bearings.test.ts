@@ -128,14 +128,23 @@ describe('a bearing on the bench', () => {
 
   test('the drawing takes its counts from the tray and its balls from the caliper', () => {
     const bicycle = after({ type: 'countBalls', place: 'hub.front', side: 'left', changes: { holds: 9, in: 7 } });
-    const section = sectionInput(bearingFor(bicycle, 'hub.front'), benchAt(bicycle, 'hub.front'), 5.5563, 0.02);
+    const section = sectionInput(bearingFor(bicycle, 'hub.front'), benchAt(bicycle, 'hub.front'), {
+      ballMm: 5.5563,
+      playMm: 0.02,
+      cameOut: ['balls.right'],
+    });
     expect(section.rows.map(({ holds, in: put }) => [holds, put])).toEqual([
       [9, 7],
       [10, 0],
     ]);
     expect(section.rows[0]!.ballMm).toBe(5.5563);
     expect(section.set).toEqual({ row: 'right', part: 'cone', playMm: 0.02 });
-    const bracket = sectionInput(bearingFor(bicycle, 'bottom-bracket'), benchAt(bicycle, 'bottom-bracket'), null, 0);
+    const bracket = sectionInput(bearingFor(bicycle, 'bottom-bracket'), benchAt(bicycle, 'bottom-bracket'), {
+      ballMm: null,
+      playMm: 0,
+      cameOut: [],
+    });
+    expect(bracket.rows.map((row) => row.in)).toEqual([null, null]);
     expect(bracket.set).toMatchObject({ row: 'left', part: 'cup' });
   });
 

@@ -1,5 +1,5 @@
 import { own } from '@/core/own';
-import type { BearingBench } from '@/core/bearings/benchTypes';
+import type { BearingBench, OverhaulStep } from '@/core/bearings/benchTypes';
 import type { ClampAllowanceInput } from '@/core/bearings/clampAllowance';
 import type { ContactInput } from '@/core/bearings/contact';
 import type { GradeInput } from '@/core/bearings/grade';
@@ -29,6 +29,15 @@ export function workedSteps(bearing: Bearing): string[] {
       ...(felt(bearing.after) ? ['after'] : []),
     ]),
   ];
+}
+
+/** The parts of the tray that a step is about: what is turned when it is set, the balls when they are counted. */
+export function partsAt({ does }: Pick<OverhaulStep, 'does'>, { drawing, setting, rows }: BearingBench): string[] {
+  if (does === 'count') return rows.flatMap(({ id }) => drawing.shows[`balls.${id}`] ?? []);
+  if ((does !== 'adjust' && does !== 'lock') || !setting || drawing.sets === null) return [];
+  const track = setting.adjusts === 'adjustable-cup' ? 'cup' : 'cone';
+  const turned = drawing.shows[`${track}.${drawing.sets}`];
+  return turned === undefined ? [] : [turned];
 }
 
 /** The question for `bearings.grade`: the state before the work and what was seen inside. */
@@ -179,12 +188,28 @@ export function serviceInput(bicycle: Bicycle, bearing: Bearing, kind: BearingBe
   };
 }
 
+/** Balls of a row that are in: none once it came out and until they are counted in; null where it never came out. */
+function inRow(bearing: Bearing, row: string, cameOut: readonly string[]): number | null {
+  const counts = countsOf(bearing, row);
+  if (counts.in !== null) return counts.in;
+  return counts.out !== null || cameOut.includes(`balls.${row}`) ? 0 : null;
+}
+
 /** What the section of a bearing is drawn from: its rows with what is counted in, or its cartridges as they were measured. */
 export function sectionInput(
   bearing: Bearing,
   bench: BearingBench,
-  ballMm: number | null,
-  playMm: number,
+  {
+    ballMm,
+    playMm,
+    cameOut,
+  }: {
+    /** What the balls measured; null for what is usual. */
+    ballMm: number | null;
+    playMm: number;
+    /** Parts of the tray that came off: a row that never did holds its balls, however many they are. */
+    cameOut: readonly string[];
+  },
 ): SectionInput {
   const { drawing, setting, rows } = bench;
   const measured = bench.cartridges.map(({ id, sizeMm }) => {
@@ -206,7 +231,7 @@ export function sectionInput(
     // A reading of one size speaks for the rows that usually have it.
     ballMm: ballMm !== null && row.diameterMm === rows[0]!.diameterMm ? ballMm : row.diameterMm,
     holds: ballsInRow(bearing, row),
-    in: countsOf(bearing, row.id).in ?? 0,
+    in: inRow(bearing, row.id, cameOut),
   }));
   const closed = shut.flatMap(({ id, mm }) =>
     mm === null ? [] : [{ id, ballMm: mm, holds: null, in: 0, shut: true }],
@@ -219,6 +244,7 @@ export function sectionInput(
     axleMm: axleOf(bearing, bench)?.majorMm ?? measured[0]?.size.boreMm ?? drawing.shaftMm,
     cartridges: Object.fromEntries(sizes.map(({ id, size }) => [id, size])),
     outboard: drawing.outboard,
+    shows: drawing.shows,
     fittings: drawing.fittings,
     names: bench.tracks,
     set:
@@ -228,7 +254,7 @@ export function sectionInput(
     rows: [
       ...counted,
       ...closed,
-      ...sizes.map(({ id, size }) => ({ id, ballMm: cartridgeBallMm(size), holds: null, in: 0 })),
+      ...sizes.map(({ id, size }) => ({ id, ballMm: cartridgeBallMm(size), holds: null, in: null })),
     ].map((row) => (drawing.circlesMm[row.id] ? { ...row, circleMm: drawing.circlesMm[row.id]! } : row)),
   };
 }

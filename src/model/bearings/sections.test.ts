@@ -35,7 +35,7 @@ test('all kinds that the trade meets are among them', () => {
 });
 
 describe.each([...benches])('%s', (_, bench) => {
-  const input = sectionInput(newBearing(bench.place), bench, null, 0.05);
+  const input = sectionInput(newBearing(bench.place), bench, { ballMm: null, playMm: 0.05, cameOut: [] });
 
   test.each([false, true])('is drawn whole, on a narrow sheet: %p', (stacked) => {
     const section = bearingSection({ ...input, stacked });

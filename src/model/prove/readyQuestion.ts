@@ -2,6 +2,7 @@ import { formatISO, parseISO } from 'date-fns';
 import type { ProposedJob } from '@/core/decide/jobs';
 import type { LookOver } from '@/core/inspect/lookOver';
 import type { Proof } from '@/core/prove/proofs';
+import { proofTroubles } from '@/core/prove/proofTroubles';
 import { boltTroubles, lastChanges, type BoltTrouble } from '@/core/prove/boltTroubles';
 import { readyInput, type ReadyAsked } from '@/core/prove/readyInput';
 import type { Bolt } from '@/core/rebuild/bolts';
@@ -125,7 +126,7 @@ function boltsOf(bicycle: Bicycle, bolts: Bolt[]): Rows<'bolts'> {
 /** A moment as the workshop's clock tells it, so that the day that a proof is counted from is the day on the wall. */
 const onTheWall = (at: string): string => formatISO(parseISO(at));
 
-function proofsOf(bicycle: Bicycle, { proofs }: Reckoned): Rows<'proofs'> {
+function proofsOf(bicycle: Bicycle, { proofs }: Pick<Reckoned, 'proofs'>): Rows<'proofs'> {
   return proofs.map(({ id, label, kind, safety, second, leansOn }) => {
     const { last, doneBy } = lastSaid(bicycle.proofs.filter((row) => row.proof === id));
     return {
@@ -282,6 +283,20 @@ export function openBolts(bicycle: Bicycle, bolts: Bolt[], settings: Rules): Map
       const troubles = boltTroubles(bolt, rules, last);
       return troubles.length > 0 ? [[bolt.id, troubles]] : [];
     }),
+  );
+}
+
+/** The proofs that do not stand as the law asks, by id: never made, failed, worked on since, or in want of another's eyes. */
+export function openProofs(bicycle: Bicycle, proofs: Proof[], settings: Rules): Set<string> {
+  const asked = readyInput.parse({
+    today: '2000-01-01',
+    proofs: proofsOf(bicycle, { proofs }),
+    changes: changesOf(bicycle),
+    rules: rulesFor(bicycle, settings),
+  });
+  const last = lastChanges(asked.changes);
+  return new Set(
+    asked.proofs.flatMap((proof) => (proofTroubles(proof, asked.rules, last).length > 0 ? [proof.id] : [])),
   );
 }
 

@@ -6,6 +6,9 @@ import { newTray } from './fresh';
 
 export const PART_MARKS = ['missing', 'wrong', 'worn'] as const;
 export type PartMark = (typeof PART_MARKS)[number];
+/** What became of a part that does not go back in. */
+export const PART_FATES = ['stock', 'scrap'] as const;
+export type PartFate = (typeof PART_FATES)[number];
 export const soil = z.enum(['oil', 'old-grease', 'mud', 'rust']);
 
 /** A part that no template has, as it was found on this bicycle. */
@@ -30,7 +33,7 @@ export const tray = z.strictObject({
   /** Parts that are left off on purpose: their slot is closed. */
   leftOff: set(z.array(id).check(z.maxLength(1000))),
   /** Parts that are not kept for this bicycle. */
-  fates: fields(z.record(id, z.enum(['stock', 'scrap']))),
+  fates: fields(z.record(id, z.enum(PART_FATES))),
   soils: fields(z.record(id, soil)),
 });
 export type Tray = z.output<typeof tray>;

@@ -2,6 +2,7 @@ import * as z from 'zod/mini';
 import { parseTable, provenance } from '../../table';
 import { TONES, type Radius } from '../sectionTypes';
 import fittingsJson from './fittings.json';
+import sectionPartsJson from './sectionParts.json';
 
 const radius = z.string().check(z.regex(/^(?:(?:axle|circle|shell)(?:[+-]\d+(?:\.\d+)?)?|\d+(?:\.\d+)?)$/));
 
@@ -18,6 +19,7 @@ export const fittingRows = parseTable(
   z.strictObject({
     assemblies: z.array(z.string()),
     label: z.string(),
+    part: z.nullable(z.string()),
     at: z.string().check(z.regex(/^[a-z]+(>[a-z]+)?$/)),
     fromMm: z.number(),
     toMm: z.number(),
@@ -34,3 +36,15 @@ export const fittingRows = parseTable(
   inner: radiusOf(row.inner),
   outer: radiusOf(row.outer),
 }));
+
+/** What the axle, a track, a row of balls or a cartridge of a section is in the tray of its assembly. */
+export const sectionPartRows = parseTable(
+  z.strictObject({
+    assemblies: z.array(z.string()),
+    piece: z.enum(['axle', 'cup', 'cone', 'balls', 'cartridge']),
+    row: z.nullable(z.string()),
+    part: z.string(),
+    ...provenance,
+  }),
+  sectionPartsJson,
+);

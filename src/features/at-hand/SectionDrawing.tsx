@@ -7,15 +7,13 @@ import { fitSection } from '@/core/bearings/sectionLabels';
 import type { BearingSection, RowFace, SectionInput, SectionRow, SectionShape } from '@/core/bearings/sectionTypes';
 import { ballRowLabel } from '@/core/strip/tray';
 import { useWidth } from '@/ui/useWidth';
-
-const LINE = 'var(--mui-palette-sheet-line)';
-const FAINT = 'var(--mui-palette-sheet-faint)';
-const PAPER = 'var(--mui-palette-sheet-paper)';
-const ACCENT = 'var(--mui-palette-primary-main)';
-const WORDS = 'var(--mui-palette-text-secondary)';
+import { ACCENT, FAINT, LINE, PAPER, penOf, WORDS, type DrawnStates } from './pen';
 
 /** Below this the rows seen along the axle stand under the section. */
-const STACKED_BELOW_PX = { across: 560, upright: 440 } as const;
+const STACKED_BELOW_PX = { across: 600, upright: 440 } as const;
+
+/** Drawn lower than this it has no names. */
+const LEAST_NAMED_PX = 130;
 
 type Track = 'bright' | 'dull' | 'pitted';
 
@@ -58,6 +56,19 @@ function fillOf({ part, tone }: SectionShape, id: string): string {
   return tone === 'seal' ? FAINT : `url(#${id}-${tone})`;
 }
 
+/** A row that never came out is not said to hold so many: nobody has counted. */
+function faceWords({ id, in: put, holds }: SectionRow): string {
+  const name = ballRowLabel(id).toLowerCase().split(',')[0]!;
+  if (put === null) return holds === null ? name : `usually ${holds}, ${name}`;
+  return `of ${holds ?? '?'}, ${name}`;
+}
+
+function rowWords(row: SectionRow): string {
+  const { id, in: put, holds } = row;
+  if (put === null) return `${ballRowLabel(id)}: not opened`;
+  return `${ballRowLabel(id)}: ${holds === null ? `${put} in` : `${put} of ${holds} in`}`;
+}
+
 function Face({ face, row, scale }: { face: RowFace; row: SectionRow; scale: number }) {
   const rim = (r: number) => (
     <circle cx={face.x} cy={face.y} r={r} fill="none" stroke={FAINT} strokeWidth={1.2 * scale} />
@@ -66,16 +77,16 @@ function Face({ face, row, scale }: { face: RowFace; row: SectionRow; scale: num
     <g>
       {rim(face.circleR + face.ballR)}
       {rim(face.circleR - face.ballR)}
-      {face.slots.map(({ x, y, filled }, i) => (
+      {face.slots.map(({ x, y, ball }, i) => (
         <circle
           key={i}
           cx={x}
           cy={y}
           r={face.ballR * 0.96}
-          fill={filled ? ACCENT : 'none'}
-          stroke={filled ? ACCENT : FAINT}
+          fill={ball === 'in' ? ACCENT : 'none'}
+          stroke={ball === 'in' ? ACCENT : ball === 'wanting' ? FAINT : LINE}
           strokeWidth={1.4 * scale}
-          strokeDasharray={filled ? undefined : `${3 * scale} ${3 * scale}`}
+          strokeDasharray={ball === 'wanting' ? `${3 * scale} ${3 * scale}` : undefined}
         />
       ))}
       <text
@@ -95,7 +106,7 @@ function Face({ face, row, scale }: { face: RowFace; row: SectionRow; scale: num
         fontSize={14 * scale}
         fill={WORDS}
       >
-        of {row.holds ?? '?'}, {ballRowLabel(face.row).toLowerCase().split(',')[0]}
+        {faceWords(row)}
       </text>
     </g>
   );
@@ -121,8 +132,9 @@ function Way({ at, outwards, scale }: { at: NonNullable<BearingSection['setAt']>
 }
 
 /**
- * The bearing at hand, cut along its axle and each row seen along it, to scale from its numbers: balls fill as they are
- * counted in, tracks show what was seen, what is turned stands off its balls by its play and an arrow says where it goes.
+ * The bearing at hand, cut along its axle and each row seen along it, to scale from its numbers: what is off is a ghost,
+ * balls fill as they are counted in, tracks show what was seen, what is turned stands off its balls by its play and an
+ * arrow says where it goes.
  */
 export function SectionDrawing({
   input,
@@ -131,8 +143,11 @@ export function SectionDrawing({
   play,
   way,
   title,
-  onTrack,
-}: {
+  mostPx,
+  stateOf,
+  isAtHand,
+  onTap,
+}: DrawnStates & {
   input: SectionInput;
   tracks: Record<string, Track>;
   names: { cup: string; cone: string };
@@ -141,7 +156,8 @@ export function SectionDrawing({
   /** How far what is turned may still go, in words, and whether that is outwards; null where nothing is known. */
   way: { words: string; outwards: boolean } | null;
   title: string;
-  onTrack?(track: string): void;
+  /** How tall it may be; what its kind needs where nothing is said. */
+  mostPx?: number;
 }) {
   const id = useId();
   const narrow = useMediaQuery('(max-width: 600px)');
@@ -151,56 +167,65 @@ export function SectionDrawing({
   const stacked = widePx < STACKED_BELOW_PX[input.upright ? 'upright' : 'across'];
   const section = useMemo(() => bearingSection({ ...input, stacked }), [input, stacked]);
   const { widthMm, heightMm, shapes, faces, setAt } = section;
-  const tallPx = stacked ? (faces.length > 0 ? 400 : 300) : input.upright ? 440 : 320;
+  const tallPx = mostPx ?? (stacked ? (faces.length > 0 ? 380 : 280) : input.upright ? 440 : 320);
   const fitted = useMemo(
     () => fitSection(section, { widePx, tallPx, textPx: 12.5, rowNamePx: 24 }, !stacked),
     [section, stacked, widePx, tallPx],
   );
-  const { labels, aboveMm, leftMm, underMm, mmPerPx: scale } = fitted;
-  const stateOf = ({ row, part }: SectionShape) =>
+  const { aboveMm, leftMm, underMm, mmPerPx: scale } = fitted;
+  // Drawn low there is no room for names; the list beside it has them.
+  const labels = tallPx < LEAST_NAMED_PX ? [] : fitted.labels;
+  const seenOf = ({ row, part }: SectionShape) =>
     row && (part === 'cup' || part === 'cone') ? tracks[`${row}.${part}`] : undefined;
   const rowOf = (row: string) => input.rows.find((each) => each.id === row)!;
   const words = [
     title,
-    ...input.rows
-      .filter((row) => !row.shut)
-      .map(
-        ({ id: row, in: put, holds }) =>
-          `${ballRowLabel(row)}: ${holds === null ? `${put} in` : `${put} of ${holds} in`}`,
-      ),
+    ...(input.faceless ? [] : input.rows.filter((row) => !row.shut && input.kind === 'cup-and-cone').map(rowWords)),
     ...Object.entries(tracks).map(([track, state]) => `${track.replace('.', ' ')} ${state}`),
     play,
     way?.words,
   ].filter(Boolean);
   return (
-    <Box component="figure" sx={{ m: 0, mb: 2 }}>
+    <Box component="figure" sx={{ m: 0 }}>
       <svg
         ref={ref}
         viewBox={`${-leftMm} ${-aboveMm} ${widthMm + leftMm} ${heightMm + aboveMm + underMm}`}
         role="img"
         aria-label={words.join('. ')}
-        style={{ width: '100%', maxHeight: tallPx, display: 'block' }}
+        style={{ width: '100%', height: (heightMm + aboveMm + underMm) / scale, display: 'block' }}
       >
         <Stuffs id={id} scale={scale} />
         {shapes.map((shape, i) => {
-          const mark = dashOf(stateOf(shape), scale);
+          const mark = dashOf(seenOf(shape), scale);
           const track = shape.row && (shape.part === 'cup' || shape.part === 'cone') ? shape.part : null;
-          const pointed = onTrack && track ? () => onTrack(`${shape.row}.${track}`) : undefined;
           const name = track ? `${names[track]}, ${ballRowLabel(shape.row!).toLowerCase()}` : shape.label;
+          const state = stateOf(shape.shows);
+          const atHand = isAtHand(shape.shows);
+          const pen = penOf(state, atHand);
+          // Balls that are out, or not in yet, are none that lie in their track.
+          const row = shape.part === 'balls' && shape.row !== null ? rowOf(shape.row) : null;
+          const ghost = pen.ghost || row?.in === 0;
+          const seen = track !== null && tracks[`${shape.row}.${track}`] !== undefined && !ghost;
+          const tap =
+            onTap && (track !== null || shape.shows !== null)
+              ? () => onTap({ part: shape.shows, track: track && `${shape.row}.${track}` })
+              : undefined;
           return (
             <path
               key={i}
+              data-part={shape.shows ?? undefined}
               d={shape.d}
-              fill={fillOf(shape, id)}
-              stroke={mark.colour}
-              strokeWidth={mark.width}
-              strokeDasharray={mark.dash}
+              fill={ghost ? 'none' : fillOf(shape, id)}
+              stroke={seen ? mark.colour : pen.stroke}
+              strokeWidth={seen ? mark.width : 1.2 * pen.weight * scale}
+              strokeDasharray={seen ? mark.dash : ghost ? `${4 * scale} ${3.5 * scale}` : undefined}
               strokeLinecap="round"
               strokeLinejoin="round"
-              style={pointed ? { cursor: 'pointer' } : undefined}
-              onClick={pointed}
+              opacity={ghost && !atHand ? 0.6 : 1}
+              style={tap && { cursor: 'pointer' }}
+              onClick={tap}
             >
-              {name && <title>{name}</title>}
+              {(name ?? state?.words) && <title>{name ?? state?.words}</title>}
             </path>
           );
         })}

@@ -1,0 +1,56 @@
+'use client';
+import Box from '@mui/material/Box';
+import ExpandLess from '@mui/icons-material/ExpandLess';
+import ExpandMore from '@mui/icons-material/ExpandMore';
+import IconButton from '@mui/material/IconButton';
+import { useState, type ReactNode } from 'react';
+import { placeLabel } from '@/core/vocabulary/vocabulary';
+import type { Bicycle } from '@/model/record';
+import { useHandNow } from '../at-hand/hand';
+import { isDrawn, PartAtHand, useAssemblyAt, type Form } from '../at-hand/PartAtHand';
+
+/** The sheet with a place open: its part fills the column; on a phone it is a strip until more of it is asked for. */
+export function PartSheet({
+  bicycle,
+  place,
+  form,
+  phone,
+  locator,
+  otherwise,
+}: {
+  bicycle: Bicycle;
+  place: string;
+  form: Form;
+  phone: boolean;
+  /** The whole bicycle, small: on a phone it stands in the strip. */
+  locator: ReactNode;
+  /** Where nothing of the place can be drawn but the place itself. */
+  otherwise: ReactNode;
+}) {
+  const { hand, tap } = useHandNow();
+  const [whole, setWhole] = useState(false);
+  if (!isDrawn(useAssemblyAt(bicycle, place))) return otherwise;
+  const part = (small: boolean) => (
+    <PartAtHand bicycle={bicycle} place={place} form={form} hand={hand} onTap={tap} small={small} />
+  );
+  return (
+    <Box sx={{ width: '100%' }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+        {phone && locator}
+        {phone && whole && <Box sx={{ flex: 1, fontWeight: 660 }}>{placeLabel(place)}</Box>}
+        {phone && !whole && <Box sx={{ flex: 1, minWidth: 0 }}>{part(true)}</Box>}
+        {phone && (
+          <IconButton
+            aria-label={whole ? 'Draw it smaller' : 'Draw it larger'}
+            aria-expanded={whole}
+            color="inherit"
+            onClick={() => setWhole(!whole)}
+          >
+            {whole ? <ExpandLess /> : <ExpandMore />}
+          </IconButton>
+        )}
+      </Box>
+      {(!phone || whole) && part(false)}
+    </Box>
+  );
+}

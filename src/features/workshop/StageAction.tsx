@@ -1,0 +1,63 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { createContext, use } from 'react';
+import { createPortal } from 'react-dom';
+import { useIsPhone } from './useIsPhone';
+import { useThreadNow } from './thread';
+
+/** The foot of the page, where what is done next stays in sight. */
+export const ActionSlotContext = createContext<HTMLElement | null>(null);
+
+/** The one action of what is open, at the foot of the page; on a phone with the way back beside it. */
+export function StageAction({
+  label,
+  onDo,
+  waits = null,
+  onBack,
+}: {
+  label: string;
+  onDo(): void;
+  /** What has to be there first, in words; the action waits for it. */
+  waits?: string | null;
+  onBack?(): void;
+}) {
+  const slot = use(ActionSlotContext);
+  const phone = useIsPhone();
+  const bar = (
+    <Box>
+      {waits && (
+        <Box role="status" sx={{ px: { xs: 2, md: 0 }, py: 0.75, fontSize: '0.95rem' }}>
+          {waits}
+        </Box>
+      )}
+      <Box sx={{ display: 'flex' }}>
+        {onBack && phone && (
+          <Button
+            color="inherit"
+            variant="outlined"
+            onClick={onBack}
+            sx={{ minHeight: 64, px: 3, borderRadius: 0, bgcolor: 'sheet.paper' }}
+          >
+            Back
+          </Button>
+        )}
+        <Button
+          variant="contained"
+          disabled={waits !== null}
+          onClick={onDo}
+          sx={{ flex: 1, minHeight: 64, fontSize: '1.2rem', borderRadius: { xs: 0, md: '3px' } }}
+        >
+          {label}
+        </Button>
+      </Box>
+    </Box>
+  );
+  return slot ? createPortal(bar, slot) : bar;
+}
+
+/** Once all is done here: the next bead of the place's thread; nothing where there is none. */
+export function NextOfThread({ onBack }: { onBack(): void }) {
+  const { next, go } = useThreadNow();
+  return next && <StageAction label={`Next: ${next.words}`} onDo={() => go(next)} onBack={onBack} />;
+}
