@@ -87,7 +87,7 @@ test('a second bicycle is added and taken through all nine stages without a mous
     for (let i = 0; i < 5; i++) await press(page, next);
     for (let i = 0; i < 10; i++) await press(page, button('out, left side: one more'), 'Space');
     await press(page, next);
-    await expect(page.getByText('6 steps done')).toBeVisible();
+    await expect(page.getByText('All 9 steps, 6 done')).toBeVisible();
     await expect(button(/^Balls, left · 10 counted out/)).toBeVisible();
     await press(page, next);
     for (let i = 0; i < 10; i++) await press(page, button('out, right side: one more'), 'Space');

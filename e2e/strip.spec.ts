@@ -43,7 +43,7 @@ test('a pedal and a headset: apart with counts and photographs, the browser clos
     await page.getByRole('button', { name: 'One was lost' }).click();
     await done(page).click();
     await done(page).click();
-    await expect(page.getByText('9 steps done')).toBeVisible();
+    await expect(page.getByText('All 9 steps, 9 done')).toBeVisible();
   });
   await test.step('the headset comes apart', async () => {
     await page.getByRole('button', { name: 'All trays' }).click();
@@ -59,7 +59,7 @@ test('a pedal and a headset: apart with counts and photographs, the browser clos
     await done(page).click();
     await balls(page, 'out, lower', 25);
     await done(page).click();
-    await expect(page.getByText('7 steps done')).toBeVisible();
+    await expect(page.getByText('All 7 steps, 7 done')).toBeVisible();
   });
 
   await page.waitForFunction(() => Object.keys(localStorage).every((key) => !key.includes(':journal:')));
@@ -68,15 +68,14 @@ test('a pedal and a headset: apart with counts and photographs, the browser clos
   await evening.goto('/?workshop=demo');
   await test.step('the pedal goes back from its other end', async () => {
     await evening.goto('/bike?id=green-tourer&stage=strip&tray=pedal.left');
-    const list = evening.getByRole('list', { name: /Put back/ });
-    await expect(list.getByRole('checkbox').first()).toHaveAccessibleName('Back in: Spindle, left');
+    await expect(evening.getByRole('checkbox', { name: /^Back in: / })).toHaveAccessibleName('Back in: Spindle, left');
     await backIn(evening).click();
     await expect(evening.getByText(/Balls, left · 12 belong/)).toBeVisible();
     await expect(backIn(evening)).toBeDisabled();
     await balls(evening, 'in, inner row, at the crank', 12);
     await backIn(evening).click();
     // The photograph of the washer is beside the washer.
-    await expect(list.getByText('convex side to the sleeve')).toBeVisible();
+    await expect(evening.getByText('convex side to the sleeve').first()).toBeVisible();
     await expect(evening.getByRole('button', { name: /^Photograph of .*sleeve and washer/ })).toBeVisible();
     for (let i = 0; i < 2; i++) await backIn(evening).click();
     await balls(evening, 'in, outer row', 10);
@@ -88,6 +87,7 @@ test('a pedal and a headset: apart with counts and photographs, the browser clos
   });
   await test.step('the headset goes back, and nothing is passed over in silence', async () => {
     await evening.goto('/bike?id=green-tourer&stage=strip&tray=headset');
+    await evening.getByText(/^All \d+ parts, 0 back in$/).click();
     const list = evening.getByRole('list', { name: /Put back/ });
     await list.getByRole('checkbox', { name: 'Back in: Headset locknut' }).click();
     await expect(evening.getByRole('alert').filter({ hasText: '5 parts go in before it' })).toBeVisible();

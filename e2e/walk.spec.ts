@@ -51,7 +51,7 @@ test.describe('a phone at the door, one thumb', () => {
     ).toHaveAttribute('aria-pressed', 'true');
     expect((await held()).amount).toBe(moves.amount);
     await read(page.getByLabel('Paid for it'), '60');
-    await expect(page.getByText('Paid / your limit').last()).toBeVisible();
+    await expect(page.getByText('Paid / your limit').first()).toBeVisible();
   });
 
   test('every control of the look-over is large enough for a thumb', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { STATES, stateLabel, type StateId } from '../vocabulary/vocabulary';
+import { STATES, stateLabel, stateRank, type StateId } from '../vocabulary/vocabulary';
 
 /** What a place may carry on the drawing besides the state it was found in. */
 export const STAGE_SIGNS = ['off', 'in-bath', 'open', 'bearing-done', 'signed', 'part-signed', 'unsigned'] as const;
@@ -19,6 +19,24 @@ const STAGE_WORDS: Record<StageSign, string> = {
 /** The word of a sign. */
 export function signLabel(id: SignId): string {
   return (STAGE_SIGNS as readonly string[]).includes(id) ? STAGE_WORDS[id as StageSign] : stateLabel(id as StateId);
+}
+
+/** Between "watch" and "service": work that is under way. */
+const STAGE_RANKS: Record<StageSign, number> = {
+  unsigned: 0.9,
+  'part-signed': 0.8,
+  off: 0.7,
+  'in-bath': 0.75,
+  open: 0.6,
+  'bearing-done': 0.2,
+  signed: 0.1,
+};
+
+/** Which of two signs is graver. What is unsafe, or is to be replaced, is graver than any work under way. */
+export function signRank(id: SignId): number {
+  return (STAGE_SIGNS as readonly string[]).includes(id)
+    ? stateRank('watch') + STAGE_RANKS[id as StageSign]
+    : stateRank(id as StateId);
 }
 
 /** Which colour of the palette a sign has; colour is never the only difference. */
@@ -62,7 +80,7 @@ export const SIGN_SHAPES: Record<SignId, SignShape[]> = {
   service: [framed('M3 3h18v18H3z'), filled('M3 12h18v9H3z')],
   replace: [filled('M12 1.8L22.2 12 12 22.2 1.8 12Z'), light('M8.6 8.6l6.8 6.8M15.4 8.6l-6.8 6.8')],
   unsafe: [filled('M7.8 1.8h8.4l6 6v8.4l-6 6H7.8l-6-6V7.8Z'), light('M6.5 12h11', 3.4)],
-  'not-looked-at': [framed(disc(9.6), '3.6 3.9')],
+  'not-looked-at': [{ ...ink(disc(9.6)), dash: '3.6 3.9' }],
   // A shallow tray, a washer and a nut lying in it.
   off: [
     ink('M5.2 6.6a2.9 2.9 0 1 0 5.8 0a2.9 2.9 0 1 0-5.8 0', 2),

@@ -7,6 +7,8 @@ export interface PlacedSign {
   place: string;
   sign: SignId;
   words?: string;
+  /** What it is called in the list beside the drawing, instead of its shape. */
+  number?: string;
 }
 
 /** Colours of a drawing that leaves the application: ink on paper. */

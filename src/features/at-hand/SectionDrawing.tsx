@@ -168,13 +168,17 @@ export function SectionDrawing({
   const section = useMemo(() => bearingSection({ ...input, stacked }), [input, stacked]);
   const { widthMm, heightMm, shapes, faces, setAt } = section;
   const tallPx = mostPx ?? (stacked ? (faces.length > 0 ? 380 : 280) : input.upright ? 440 : 320);
+  // Drawn low there is no room for names; the list beside it has them.
   const fitted = useMemo(
-    () => fitSection(section, { widePx, tallPx, textPx: 12.5, rowNamePx: 24 }, !stacked),
+    () =>
+      fitSection(
+        tallPx < LEAST_NAMED_PX ? { ...section, named: [] } : section,
+        { widePx, tallPx, textPx: 12.5, rowNamePx: 24 },
+        !stacked,
+      ),
     [section, stacked, widePx, tallPx],
   );
-  const { aboveMm, leftMm, underMm, mmPerPx: scale } = fitted;
-  // Drawn low there is no room for names; the list beside it has them.
-  const labels = tallPx < LEAST_NAMED_PX ? [] : fitted.labels;
+  const { labels, aboveMm, leftMm, underMm, mmPerPx: scale } = fitted;
   const seenOf = ({ row, part }: SectionShape) =>
     row && (part === 'cup' || part === 'cone') ? tracks[`${row}.${part}`] : undefined;
   const rowOf = (row: string) => input.rows.find((each) => each.id === row)!;

@@ -91,7 +91,7 @@ function OpenBench({ bicycle, task, place }: { bicycle: Bicycle; task: DeclaredT
         <UndoButtons bicycleId={bicycle.id} />
         <WorkClock bicycle={bicycle} send={send} stage={task.stage} clock={clock} />
       </Heading>
-      <Box component="nav" aria-label="Steps of the job" sx={{ px: { xs: 1.5, md: 3 } }}>
+      <Box component="nav" aria-label="Steps of the job" sx={{ px: { xs: 1.5, md: 5.5 } }}>
         <Progress steps={steps.map((each) => each.step)} at={index} onGo={go} />
       </Box>
       {owned ? (

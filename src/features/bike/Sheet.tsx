@@ -113,6 +113,48 @@ function SheetTools({
   );
 }
 
+/** What the signs mean, what was said of the bicycle, and the way to what it is. */
+function BicycleWords({
+  bicycle,
+  send,
+  signs,
+  hidden,
+}: StageProps & {
+  signs: PlacedSign[];
+  /** With a part at hand there is no more to say of the bicycle, but on paper. */
+  hidden: boolean;
+}) {
+  const [describing, setDescribing] = useState(false);
+  return (
+    <Box
+      sx={{
+        py: 1.5,
+        display: { xs: 'none', md: hidden ? 'none' : 'block' },
+        '@media print': { display: 'block' },
+      }}
+    >
+      <DrawingLegend signs={signs} label="What the signs on the drawing mean" />
+      <Box sx={{ mt: 1, color: 'text.secondary', fontSize: '0.9rem' }}>{bicycle.note}</Box>
+      <Button
+        className="no-print"
+        size="small"
+        sx={{ ml: -1, mt: 0.5 }}
+        aria-expanded={describing}
+        onClick={() => setDescribing(true)}
+      >
+        What it is
+      </Button>
+      {describing && (
+        <KindPanel
+          kind={bicycle.kind}
+          onChange={(changes) => send({ type: 'describeKind', changes })}
+          onClose={() => setDescribing(false)}
+        />
+      )}
+    </Box>
+  );
+}
+
 /** The sheet: the bicycle drawn, what its signs mean, and the title block. It stays while the card beside it scrolls. */
 export function Sheet({
   bicycle,
@@ -144,7 +186,6 @@ export function Sheet({
   onOpen(place: string): void;
 }) {
   const { letterKeys } = useSettings();
-  const [describing, setDescribing] = useState(false);
   const [finding, setFinding] = useState(false);
   const [asked, setAsked] = useState<{ place: string | null; closer: boolean } | null>(null);
   const [found, setFound] = useState<string | null>(null);
@@ -230,33 +271,7 @@ export function Sheet({
           />
         )}
       </Box>
-      <Box
-        sx={{
-          py: 1.5,
-          // With a part at hand there is no more to say of the bicycle.
-          display: { xs: 'none', md: partOf === null ? 'block' : 'none' },
-          '@media print': { display: 'block' },
-        }}
-      >
-        <DrawingLegend signs={signs} label="What the signs on the drawing mean" />
-        <Box sx={{ mt: 1, color: 'text.secondary', fontSize: '0.9rem' }}>{bicycle.note}</Box>
-        <Button
-          className="no-print"
-          size="small"
-          sx={{ ml: -1, mt: 0.5 }}
-          aria-expanded={describing}
-          onClick={() => setDescribing(true)}
-        >
-          What it is
-        </Button>
-        {describing && (
-          <KindPanel
-            kind={bicycle.kind}
-            onChange={(changes) => send({ type: 'describeKind', changes })}
-            onClose={() => setDescribing(false)}
-          />
-        )}
-      </Box>
+      <BicycleWords bicycle={bicycle} send={send} signs={signs} hidden={partOf !== null} />
       <Box sx={{ display: { xs: 'none', md: 'block' } }}>
         <TitleBlock bicycle={bicycle} lookOver={lookOver} clock={clock} hush={hush} />
       </Box>

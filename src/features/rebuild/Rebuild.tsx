@@ -90,6 +90,8 @@ function SizeMenu({ send, bolt }: Pick<StageProps, 'send'> & { bolt: Bolt }) {
 }
 
 interface BoltRowProps extends Pick<StageProps, 'send'> {
+  /** Its number, in the list and on the drawing. */
+  number: number;
   bolt: Bolt;
   signed: { judgement: TorqueJudgement; row: Signature } | undefined;
   /** What the law still asks of it. */
@@ -100,11 +102,12 @@ interface BoltRowProps extends Pick<StageProps, 'send'> {
 const sameRow = (a: BoltRowProps, b: BoltRowProps) =>
   a.send === b.send &&
   a.bolt === b.bolt &&
+  a.number === b.number &&
   a.signed?.row === b.signed?.row &&
   a.signed?.judgement === b.signed?.judgement &&
   String(a.open) === String(b.open);
 
-const BoltRow = memo(function BoltRow({ send, bolt, signed, open }: BoltRowProps) {
+const BoltRow = memo(function BoltRow({ send, number, bolt, signed, open }: BoltRowProps) {
   const { name } = useHand();
   const sign = (valueNm: number | null) => send(signBolt(bolt.id, valueNm, name, false));
   const state =
@@ -122,6 +125,9 @@ const BoltRow = memo(function BoltRow({ send, bolt, signed, open }: BoltRowProps
     >
       <Box sx={{ minWidth: 0 }}>
         <Box sx={{ fontWeight: 640, fontSize: '1.05rem' }}>
+          <Box component="span" sx={{ color: 'text.secondary', fontWeight: 500, mr: 0.75 }}>
+            {number}
+          </Box>
           {bolt.label}{' '}
           {bolt.sizes.length > 0 ? (
             <SizeMenu send={send} bolt={bolt} />
@@ -243,10 +249,11 @@ export function Rebuild({ bicycle, send }: StageProps) {
         </Typography>
         {!output && <Typography role="status">Looking the bolts up…</Typography>}
         <RuledList data-readings>
-          {bolts.map((bolt) => (
+          {bolts.map((bolt, i) => (
             <BoltRow
               key={bolt.id}
               send={send}
+              number={i + 1}
               bolt={bolt}
               signed={signed.get(bolt.id)}
               open={open.get(bolt.id) ?? []}

@@ -6,6 +6,17 @@ import type { Bicycle } from '@/model/record';
 import type { WorkshopSettings } from '@/model/settings/settings';
 import { defineOverlay } from '../workshop/declared';
 
+/** Numbers as the list has them, those that follow one another in short. Example: 4, 5, 6, 9 → "4–6, 9". */
+export function numbersOf(numbers: readonly number[]): string {
+  const runs: [number, number][] = [];
+  for (const each of numbers) {
+    const last = runs.at(-1);
+    if (last && each === last[1] + 1) last[1] = each;
+    else runs.push([each, each]);
+  }
+  return runs.map(([from, to]) => (from === to ? `${from}` : `${from}–${to}`)).join(', ');
+}
+
 /** How many bolts of each place the law counts as signed. */
 function signedSigns(bicycle: Bicycle, bolts: Bolt[], settings: WorkshopSettings): PlacedSign[] {
   const open = openBolts(bicycle, bolts, settings);
@@ -13,7 +24,12 @@ function signedSigns(bicycle: Bicycle, bolts: Bolt[], settings: WorkshopSettings
     const here = bolts.filter((bolt) => bolt.place === place);
     const count = here.filter((bolt) => !open.has(bolt.id)).length;
     const sign = count === here.length ? 'signed' : count > 0 ? 'part-signed' : 'unsigned';
-    return { place, sign, words: `${count} of ${here.length} signed` };
+    return {
+      place,
+      sign,
+      words: `${count} of ${here.length} signed`,
+      number: numbersOf(here.map((bolt) => bolts.indexOf(bolt) + 1)),
+    };
   });
 }
 

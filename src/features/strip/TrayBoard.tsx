@@ -47,7 +47,7 @@ function Row({
       </Box>
       <Box sx={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
         <Box sx={{ fontWeight: 620 }}>
-          {tray.doneSteps.length} / {assembly.steps.length}
+          {tray.doneSteps.length} of {assembly.steps.length} steps
         </Box>
         {off > 0 && (
           <Box sx={{ fontSize: '0.86rem' }}>

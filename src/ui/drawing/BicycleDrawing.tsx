@@ -3,14 +3,15 @@ import Box from '@mui/material/Box';
 import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { BicycleKind } from '@/core/bicycle';
 import { bicycleGeometry } from '@/core/drawing/bicycle';
+import { groupSigns } from '@/core/drawing/groups';
 import { nearestPlace, placeAt, type Direction } from '@/core/drawing/nearest';
 import type { Point } from '@/core/drawing/points';
 import { signLabel } from '@/core/drawing/signs';
 import type { PlacedSign } from '@/core/drawing/svg';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
-import { StateGlyph } from '../StateMark';
 import { useWidth } from '../useWidth';
 import { BicycleLines, BicycleSketch } from './BicycleLines';
+import { Mark, MarkCount, roomOfMark } from './Mark';
 
 const UNSEEN_SHARE = 0.5;
 const SIGN_PX = 22;
@@ -93,6 +94,11 @@ export function BicycleDrawing({
   const view = viewOf(widthMm, heightMm, closer ? spots[middle]! : null);
   const mmPerPx = view.width / (width || USUAL_WIDTH_PX);
   const bySign = new Map(signs.map((entry) => [entry.place, entry]));
+  // What nobody has looked at is most of the bicycle at first: small, so that the bicycle is still seen.
+  const sizeOf = (sign: PlacedSign | undefined) =>
+    (quiet ? SIGN_PX * 0.72 : SIGN_PX) * (sign?.sign === 'not-looked-at' ? UNSEEN_SHARE : 1) * mmPerPx;
+  const groups = groupSigns(signs, spots, (sign) => roomOfMark(sign, sizeOf(sign), mmPerPx));
+  const leads = new Set(groups.map(({ lead }) => lead.place));
   const ghost = signs
     .filter((entry) => entry.sign === 'off')
     .map((entry) => entry.place)
@@ -179,10 +185,8 @@ export function BicycleDrawing({
       <g ref={group} onKeyDown={onOpen ? onKeyDown : undefined}>
         {Object.entries(spots).map(([place, spot]) => {
           const sign = bySign.get(place);
-          if (!onOpen && !sign && place !== current) return null;
-          // What nobody has looked at is most of the bicycle at first: small, so that the bicycle is still seen.
-          const unseen = sign?.sign === 'not-looked-at';
-          const size = (quiet ? SIGN_PX * 0.72 : SIGN_PX) * (unseen ? UNSEEN_SHARE : 1) * mmPerPx;
+          if (!onOpen && !leads.has(place) && place !== current) return null;
+          const size = sizeOf(sign);
           const open = onOpen && {
             role: 'button',
             tabIndex: place === entry ? 0 : -1,
@@ -200,17 +204,12 @@ export function BicycleDrawing({
               <circle
                 className="ring"
                 r={size * (quiet ? 0.58 : 0.74)}
-                fill={sign ? 'var(--mui-palette-sheet-paper)' : 'none'}
-                fillOpacity={0.85}
+                fill="none"
                 stroke={place === current ? 'var(--mui-palette-primary-main)' : 'none'}
                 strokeWidth={3 * mmPerPx}
               />
               {sign ? (
-                <g
-                  transform={`translate(${(-size / 2).toFixed(1)} ${(-size / 2).toFixed(1)}) scale(${(size / 24).toFixed(3)})`}
-                >
-                  <StateGlyph state={sign.sign} />
-                </g>
+                leads.has(place) && <Mark sign={sign} size={size} mmPerPx={mmPerPx} />
               ) : (
                 <circle
                   className="no-print"
@@ -221,6 +220,19 @@ export function BicycleDrawing({
             </g>
           );
         })}
+      </g>
+      <g pointerEvents="none" aria-hidden="true">
+        {groups.map(
+          ({ lead, places }) =>
+            places.length > 1 && (
+              <g
+                key={lead.place}
+                transform={`translate(${spots[lead.place]!.x.toFixed(1)} ${(heightMm - spots[lead.place]!.y).toFixed(1)})`}
+              >
+                <MarkCount sign={lead} size={sizeOf(lead)} count={places.length} mmPerPx={mmPerPx} />
+              </g>
+            ),
+        )}
       </g>
       {onOpen && named && spots[named] && (
         <PlaceName
