@@ -122,7 +122,13 @@ describe('what a change is called', () => {
 });
 
 describe('what a row says is next', () => {
-  const row = { stage: 'hand-over' as const, next: 'Write the sheet and sell it', sold: false, wentOut: null };
+  const row = {
+    stage: 'hand-over' as const,
+    next: 'Write the sheet and sell it',
+    nextPlace: null,
+    sold: false,
+    wentOut: null,
+  };
   const drawn = (ready: boolean, blocks: number) => ({
     marks: [],
     ceiling: null,
@@ -133,6 +139,7 @@ describe('what a row says is next', () => {
     expect(rowNext({ ...row, drawn: drawn(false, 3) })).toEqual({
       stage: 'prove',
       words: 'Not ready: 3 things stand in the way',
+      place: null,
     });
     expect(rowNext({ ...row, drawn: drawn(true, 0) }).stage).toBe('hand-over');
     expect(rowNext({ ...row, sold: true, drawn: drawn(false, 3) }).stage).toBe('hand-over');

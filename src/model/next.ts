@@ -11,7 +11,12 @@ function isOpenBearing(bicycle: Bicycle, { place, off, backIn }: Tray): boolean 
 }
 
 /** What a bicycle waits for, in the order of the work: the first stage that has not been begun or is not finished. */
-export function nextThing(bicycle: Bicycle): { stage: Bicycle['minutes'][number]['stage']; words: string } {
+export function nextThing(bicycle: Bicycle): {
+  stage: Bicycle['minutes'][number]['stage'];
+  words: string;
+  /** The place that is opened there. */
+  place?: string;
+} {
   const looked = latestObservations(bicycle).size;
   const kept = bicycle.jobs.filter((row) => row.decision === 'keep');
   const apart = bicycle.trays.find((tray) => isOpenBearing(bicycle, tray));
@@ -25,7 +30,8 @@ export function nextThing(bicycle: Bicycle): { stage: Bicycle['minutes'][number]
   if (looked === 0) return { stage: 'look-over', words: 'Look it over, front to back' };
   if (kept.length === 0)
     return { stage: 'decide', words: customer ? 'Make the estimate, ask the owner' : 'Decide what is done' };
-  if (apart) return { stage: 'overhaul', words: `${placeLabel(apart.place)} lies open in its tray` };
+  if (apart)
+    return { stage: 'overhaul', place: apart.place, words: `${placeLabel(apart.place)} lies open in its tray` };
   if (kept.some((row) => !row.done))
     return { stage: 'strip', words: `${kept.filter((row) => !row.done).length} jobs to do` };
   if (bicycle.signatures.length === 0) return { stage: 'rebuild', words: 'Torque round' };

@@ -7,7 +7,7 @@ import { PURPOSES, WAYS_OUT } from './purposes';
 import { STAGES } from './stages';
 
 /** Raised whenever a summary is worked out differently, so that kept ones are made anew. */
-export const SUMMARY_RULES = 9;
+export const SUMMARY_RULES = 10;
 
 /**
  * What the floor shows of a bicycle, so that it opens without reading every record. A cache: it is keyed by the revision
@@ -26,6 +26,8 @@ export const summary = z.strictObject({
   archivedAt: z.nullable(z.string()),
   stage: z.enum(STAGES),
   next: z.string(),
+  /** The place that is opened there; null opens the stage as a whole. */
+  nextPlace: z.nullable(z.string()),
   nextMinutes: z.nullable(z.number()),
   timers: z.array(z.strictObject({ id: z.string(), label: z.string(), dueAtMs: z.number() })),
   waits: z.array(z.strictObject({ id: z.string(), label: z.string(), dueOn: z.nullable(z.string()) })),
@@ -116,16 +118,18 @@ const WENT_WORDS: Record<NonNullable<Summary['wentOut']>, string> = {
 export function rowNext({
   stage,
   next,
+  nextPlace,
   sold,
   drawn,
   wentOut,
-}: Pick<Summary, 'stage' | 'next' | 'sold' | 'drawn' | 'wentOut'>): {
+}: Pick<Summary, 'stage' | 'next' | 'nextPlace' | 'sold' | 'drawn' | 'wentOut'>): {
   stage: Summary['stage'];
   words: string;
+  place: string | null;
 } {
   const law = drawn?.law;
-  if (wentOut && !sold) return { stage: 'hand-over', words: WENT_WORDS[wentOut] };
-  if (stage !== 'hand-over' || sold || !law || law.ready) return { stage, words: next };
+  if (wentOut && !sold) return { stage: 'hand-over', words: WENT_WORDS[wentOut], place: null };
+  if (stage !== 'hand-over' || sold || !law || law.ready) return { stage, words: next, place: nextPlace };
   const things = law.blocks === 1 ? 'one thing stands' : `${law.blocks} things stand`;
-  return { stage: 'prove', words: `Not ready: ${things} in the way` };
+  return { stage: 'prove', words: `Not ready: ${things} in the way`, place: null };
 }

@@ -22,6 +22,7 @@ export function summaryOf(bicycle: Bicycle, earlier?: Summary): Summary {
     archivedAt: bicycle.archivedAt,
     stage: next.stage,
     next: next.words,
+    nextPlace: next.place ?? null,
     nextMinutes: undone.length ? Math.min(...undone.map((job) => job.minutes.likely)) : null,
     timers: runningTimers(bicycle).map(({ timer, dueAtMs }) => ({ id: timer.id, label: timer.label, dueAtMs })),
     waits: bicycle.deliveries

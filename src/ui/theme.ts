@@ -91,6 +91,8 @@ export const theme = createTheme({
     MuiCssBaseline: {
       styleOverrides: {
         body: { fontVariantNumeric: 'tabular-nums', WebkitFontSmoothing: 'antialiased' },
+        // What is scrolled or tabbed to never lies under the bar at a phone's foot.
+        '@media (max-width: 899.95px)': { html: { scrollPaddingBottom: '104px' } },
         '@media (prefers-reduced-motion: reduce)': {
           '*': { animation: 'none !important', transition: 'none !important' },
         },

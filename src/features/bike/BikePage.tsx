@@ -21,12 +21,12 @@ import { WayBack } from '../top-bar/WayBack';
 import { benchHref } from '../workshop/benchHref';
 import { useStages, type Bead, type DeclaredStage, type Known } from '../workshop/declared';
 import { ActionSlotContext } from '../workshop/StageAction';
-import { goToPlace, goToStage, stageHref } from '../workshop/stageLink';
+import { goToNext, goToStage, nextHref } from '../workshop/stageLink';
 import { ThreadContext } from '../workshop/thread';
 import { useFindings } from '../workshop/useFindings';
 import { useIsPhone } from '../workshop/useIsPhone';
 import { useOpenBicycle } from '../workshop/useOpenBicycle';
-import { placeHref, usePlaceAt } from '../workshop/usePlaceAt';
+import { usePlaceAt } from '../workshop/usePlaceAt';
 import { nextBead, useThread } from '../workshop/useThread';
 import { useToday } from '../workshop/useToday';
 import { useTrays } from '../workshop/useTrays';
@@ -146,7 +146,7 @@ function StagePane({
   const beads = useThread(bicycle, place, known);
   const go = (bead: Bead) => {
     atHand.closeCard();
-    goToPlace(bicycle.id, bead.stage, bead.place);
+    goToNext(bicycle.id, bead);
   };
   return (
     <Box sx={{ minWidth: 0, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
@@ -173,9 +173,7 @@ function StagePane({
               place={place}
               beads={beads}
               stage={stage.id}
-              href={(bead) =>
-                bead.place === null ? stageHref(bicycle.id, bead.stage) : placeHref(bicycle.id, bead.stage, bead.place)
-              }
+              href={(bead) => nextHref(bicycle.id, bead)}
               onGo={go}
             />
           )}
@@ -208,7 +206,7 @@ function StagePane({
         className="no-print"
         sx={{
           '&:empty': { display: 'none' },
-          position: { xs: 'fixed', md: 'static' },
+          position: { xs: 'fixed', md: 'relative' },
           left: 0,
           right: 0,
           bottom: 0,

@@ -6,7 +6,7 @@ import Link from 'next/link';
 import { floorRows, rowNext } from '@/model/summary';
 import { useNow } from '../workshop/useNow';
 import { useWorkshopState } from '../workshop/WorkshopProvider';
-import { stageHref } from '../workshop/stageLink';
+import { nextHref } from '../workshop/stageLink';
 
 /** As many as stand in a menu without a search; the floor has them all. */
 const MOST = 9;
@@ -28,7 +28,7 @@ export function OtherBicycles({ id, at, onClose }: { id: string; at: HTMLElement
             key={row.id}
             component={Link}
             prefetch={false}
-            href={stageHref(row.id, next.stage)}
+            href={nextHref(row.id, next)}
             onClick={onClose}
             sx={{ minHeight: 56, display: 'block', whiteSpace: 'normal', maxWidth: 420 }}
           >

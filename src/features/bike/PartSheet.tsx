@@ -29,7 +29,15 @@ export function PartSheet({
 }) {
   const { hand, tap } = useHandNow();
   const [whole, setWhole] = useState(false);
-  if (!isDrawn(useAssemblyAt(bicycle, place))) return otherwise;
+  if (!isDrawn(useAssemblyAt(bicycle, place)))
+    return phone ? (
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, width: '100%' }}>
+        {locator}
+        <Box sx={{ fontWeight: 660 }}>{placeLabel(place)}</Box>
+      </Box>
+    ) : (
+      otherwise
+    );
   const part = (small: boolean) => (
     <PartAtHand bicycle={bicycle} place={place} form={form} hand={hand} onTap={tap} small={small} />
   );

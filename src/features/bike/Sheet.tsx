@@ -192,7 +192,7 @@ export function Sheet({
   const places = useMemo(() => Object.keys(bicycleGeometry(bicycle.kind).spots), [bicycle.kind]);
   const phone = useIsPhone();
   // What was asked for holds for the place that was open; another one opens as its stage has it.
-  const closer = asked?.place === current ? asked.closer : current !== null && atHand !== undefined;
+  const closer = asked?.place === current ? asked.closer : current !== null && (atHand !== undefined || phone);
   const setCloser = (next: boolean) => setAsked({ place: current, closer: next });
   useKeys(['bicycle'], { 'find-place': () => setFinding(true), closer: () => setCloser(!closer) }, letterKeys);
   const partOf = closer ? (current ?? found) : null;
@@ -223,7 +223,7 @@ export function Sheet({
         display: 'flex',
         flexDirection: 'column',
         px: { xs: 1.5, md: 3 },
-        py: { xs: 1, md: 2 },
+        py: { xs: small ? 0.25 : 1, md: 2 },
         overflow: { md: 'auto' },
         '@media print': { height: 'auto', border: 0, overflow: 'visible' },
       }}
@@ -253,7 +253,7 @@ export function Sheet({
           display: 'flex',
           alignItems: partOf === null ? 'center' : 'start',
           width: '100%',
-          maxWidth: { xs: small && partOf === null ? 140 : 'none', md: 'none' },
+          maxWidth: { xs: small && partOf === null ? 92 : 'none', md: 'none' },
           mx: 'auto',
         }}
       >

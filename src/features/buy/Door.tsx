@@ -18,6 +18,7 @@ import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { stateColour } from '@/ui/StateMark';
 import { nowIso } from '@/store/now';
+import { Foot } from '../workshop/StageAction';
 import { useHand } from '../workshop/useHand';
 import { ElectricFields } from '../kind/ElectricFields';
 import { KindFields } from '../kind/KindFields';
@@ -258,33 +259,21 @@ export function Door({
           control={<Checkbox checked={alone} onChange={(event) => setAlone(event.target.checked)} />}
           label="Nobody stands beside me: keep the figures shown"
         />
-        <Box
-          aria-busy={stale}
-          sx={{
-            position: 'sticky',
-            bottom: { xs: 62, md: -64 },
-            zIndex: 4,
-            bgcolor: 'background.default',
-            borderTop: '1px solid',
-            borderColor: 'divider',
-            py: 1,
-            mt: 1,
-            display: 'flex',
-            gap: 1,
-          }}
-        >
-          <HeldMoney label={alone ? 'Figures' : 'Hold to see the figures'} pinned={alone}>
-            <Box sx={{ opacity: stale ? 0.55 : 1, transition: 'opacity 120ms' }}>
-              <Figures found={found} currency={currency} />
-            </Box>
-            <Box sx={{ mt: 1.25, borderLeft: '3px solid', borderColor: 'text.primary', pl: 1.5, fontWeight: 560 }}>
-              {deal.sentence}
-            </Box>
-          </HeldMoney>
-          <Button variant="outlined" color="inherit" onClick={() => setShowing(true)} sx={{ minHeight: 56 }}>
-            Show the seller
-          </Button>
-        </Box>
+        <Foot>
+          <Box aria-busy={stale} sx={{ display: 'flex', gap: 1 }}>
+            <HeldMoney label={alone ? 'Figures' : 'Hold to see the figures'} pinned={alone}>
+              <Box sx={{ opacity: stale ? 0.55 : 1, transition: 'opacity 120ms' }}>
+                <Figures found={found} currency={currency} />
+              </Box>
+              <Box sx={{ mt: 1.25, borderLeft: '3px solid', borderColor: 'text.primary', pl: 1.5, fontWeight: 560 }}>
+                {deal.sentence}
+              </Box>
+            </HeldMoney>
+            <Button variant="outlined" color="inherit" onClick={() => setShowing(true)} sx={{ minHeight: 56 }}>
+              Show the seller
+            </Button>
+          </Box>
+        </Foot>
       </Section>
       {showing && <SellerSide faults={dearest} sentence={deal.sentence} onClose={() => setShowing(false)} />}
     </>

@@ -55,7 +55,7 @@ export function HeldMoney({ label, children, pinned }: { label: string; children
         }}
         onKeyUp={() => setHeld(false)}
         onBlur={() => setHeld(false)}
-        sx={{ minHeight: 56, touchAction: 'none', userSelect: 'none', WebkitUserSelect: 'none' }}
+        sx={{ minHeight: 64, touchAction: 'none', userSelect: 'none', WebkitUserSelect: 'none' }}
       >
         {label}
       </Button>

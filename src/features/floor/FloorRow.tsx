@@ -11,6 +11,7 @@ import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
 import { clockTime, dayOf, hours, money } from '@/ui/format';
 import { stateColour } from '@/ui/StateMark';
 import { useStageLabel } from '../workshop/declared';
+import { nextHref } from '../workshop/stageLink';
 
 /** The price against the limit, as a rule with its end. */
 function Spent({ row, currency }: { row: Summary; currency: string }) {
@@ -105,7 +106,7 @@ export const FloorRow = memo(function FloorRow({
     >
       <Box
         component={Link}
-        href={`/bike?id=${encodeURIComponent(row.id)}&stage=${next.stage}`}
+        href={nextHref(row.id, next)}
         prefetch={false}
         sx={{
           flex: 1,

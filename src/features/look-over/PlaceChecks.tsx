@@ -14,6 +14,7 @@ import { StateMark } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';
 import { Notes } from '../notes/Notes';
 import { StepPhotos } from '../photos/StepPhotos';
+import { Foot } from '../workshop/StageAction';
 import { useHand } from '../workshop/useHand';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { EvidenceFields } from './EvidenceFields';
@@ -134,18 +135,7 @@ function HandBar({
   last: boolean;
 }) {
   return (
-    <Box
-      sx={{
-        position: 'sticky',
-        bottom: { xs: 62, md: -64 },
-        bgcolor: 'background.default',
-        borderTop: '1px solid',
-        borderColor: 'divider',
-        py: 1,
-        mt: 1.5,
-        zIndex: 1,
-      }}
-    >
+    <Foot>
       {label && (
         <Box sx={{ fontSize: '0.85rem', color: 'text.secondary', mb: 0.5 }}>
           By eye: <b>{label}</b>
@@ -164,7 +154,15 @@ function HandBar({
           >
             <StateMark state={state} size={18} word={false} />
             {state === 'fine' ? 'Fine' : stateLabel(state)}
-            <Box component="kbd" sx={{ font: 'inherit', fontSize: '0.78rem', color: 'text.secondary' }}>
+            <Box
+              component="kbd"
+              sx={{
+                display: { xs: 'none', md: 'inline' },
+                font: 'inherit',
+                fontSize: '0.78rem',
+                color: 'text.secondary',
+              }}
+            >
               {KEYS[state]}
             </Box>
           </Button>
@@ -179,7 +177,7 @@ function HandBar({
           {last ? 'Done' : 'Next'}
         </Button>
       </Box>
-    </Box>
+    </Foot>
   );
 }
 

@@ -1,5 +1,6 @@
 'use client';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { openSteps, type BearingBench } from '@/core/bearings/benchTypes';
@@ -11,6 +12,7 @@ import { knownBearing } from '@/model/bearings/bearingFor';
 import { WhatWasFound } from '../strip/WhatWasFound';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { useTellHand } from '../at-hand/hand';
+import { useThreadNow } from '../workshop/thread';
 import { ViewHeading } from '../workshop/ViewHeading';
 import { useFindings } from '../workshop/useFindings';
 import { BearingPart } from './BearingPart';
@@ -18,6 +20,20 @@ import { Card } from './Card';
 import { partOf } from './parts';
 import { Steps } from './Steps';
 import { useSetting } from '../at-hand/useSetting';
+
+/** What is still to come off is said before anything is cleaned or looked at: one tap goes on with it. */
+function StillOn() {
+  const { next, go } = useThreadNow();
+  if (next?.id !== 'off' || next.state !== 'under way') return null;
+  return (
+    <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap', mb: 2 }}>
+      <Button variant="outlined" sx={{ minHeight: 48 }} onClick={() => go(next)}>
+        Go on taking it apart
+      </Button>
+      <Box>{next.words}</Box>
+    </Box>
+  );
+}
 
 /** One bearing, from the feel before to the feel after: drawn, looked at, counted, set, and when it is due again. */
 export function BearingView({
@@ -70,6 +86,7 @@ export function BearingView({
           <b>Take care.</b> {bench.caution}
         </Typography>
       )}
+      <StillOn />
       <Steps bicycle={bicycle} send={send} bearing={bearing} bench={bench} now={now} onNow={setAt} onBack={onAll}>
         {atHand && (
           <BearingPart

@@ -1,13 +1,20 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { createContext, use } from 'react';
+import { createContext, use, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
 import { useIsPhone } from './useIsPhone';
 import { useThreadNow } from './thread';
 
 /** The foot of the page, where what is done next stays in sight. */
 export const ActionSlotContext = createContext<HTMLElement | null>(null);
+
+/** What stands at the foot of the page, in sight wherever the page is scrolled to. */
+export function Foot({ flush = false, children }: { flush?: boolean; children: ReactNode }) {
+  const slot = use(ActionSlotContext);
+  const bar = <Box sx={flush ? undefined : { px: { xs: 2, md: 0 }, py: { xs: 1, md: 0 } }}>{children}</Box>;
+  return slot ? createPortal(bar, slot) : bar;
+}
 
 /** The one action of what is open, at the foot of the page; on a phone with the way back beside it. */
 export function StageAction({
@@ -22,10 +29,9 @@ export function StageAction({
   waits?: string | null;
   onBack?(): void;
 }) {
-  const slot = use(ActionSlotContext);
   const phone = useIsPhone();
-  const bar = (
-    <Box>
+  return (
+    <Foot flush>
       {waits && (
         <Box role="status" sx={{ px: { xs: 2, md: 0 }, py: 0.75, fontSize: '0.95rem' }}>
           {waits}
@@ -51,9 +57,8 @@ export function StageAction({
           {label}
         </Button>
       </Box>
-    </Box>
+    </Foot>
   );
-  return slot ? createPortal(bar, slot) : bar;
 }
 
 /** Once all is done here: the next bead of the place's thread; nothing where there is none. */

@@ -11,9 +11,14 @@ export function goToStage(bicycleId: string, stage: Stage): void {
   window.history.pushState(null, '', stageHref(bicycleId, stage));
 }
 
-/** Goes to a place of the bicycle that is open, at another stage; null to the stage as a whole. */
-export function goToPlace(bicycleId: string, stage: Stage, place: string | null): void {
-  window.history.pushState(null, '', place === null ? stageHref(bicycleId, stage) : placeHref(bicycleId, stage, place));
+/** The address of what is next: a place within a stage, or the stage as a whole. */
+export function nextHref(bicycleId: string, { stage, place }: { stage: Stage; place: string | null }): string {
+  return place === null ? stageHref(bicycleId, stage) : placeHref(bicycleId, stage, place);
+}
+
+/** Goes to what is next on the bicycle that is open. */
+export function goToNext(bicycleId: string, next: { stage: Stage; place: string | null }): void {
+  window.history.pushState(null, '', nextHref(bicycleId, next));
 }
 
 /** For links to a stage of the open bicycle: a plain click stays in the page, any other is the browser's. */
