@@ -1,0 +1,56 @@
+import * as z from 'zod/mini';
+import { parseTable, provenance } from '../../table';
+import compoundsJson from './compounds.json';
+
+export const JOINTS = [
+  'seat-post',
+  'bar-clamp',
+  'quill',
+  'steerer-clamp',
+  'pedal',
+  'square-taper',
+  'crank-bolt',
+  'english-cup',
+  'italian-cup',
+  'press-fit-cup',
+  'headset-cup',
+  'bottle-boss',
+  'skewer',
+  'thru-axle',
+  'cassette-body',
+  'freewheel',
+  'chainring-bolt',
+  'pulley-bolt',
+  'rotor-bolt',
+  'caliper-bolt',
+  'suspension-pivot',
+  'brake-stud',
+  'cable-adjuster',
+  'nipple',
+] as const;
+export type Joint = (typeof JOINTS)[number];
+
+export const COMPOUNDS = ['grease', 'anti-seize', 'carbon-paste', 'threadlock-medium', 'dry', 'oil'] as const;
+export type Compound = (typeof COMPOUNDS)[number];
+
+/** What may be known of a joint besides its materials. */
+const WHEN = ['loose', 'taper=dry', 'taper=greased'] as const;
+
+/** What goes into which joint; the first row that fits counts. */
+export const compoundRows = parseTable(
+  z.strictObject({
+    joints: z.nullable(z.array(z.enum(JOINTS))),
+    /** The family of either material. */
+    material: z.nullable(z.string()),
+    when: z.nullable(z.enum(WHEN)),
+    /** The family of the other material; `metal` is any. */
+    other: z.nullable(z.string()),
+    compound: z.enum(COMPOUNDS),
+    where: z.nullable(z.string()),
+    never: z.nullable(z.array(z.string())),
+    why: z.string(),
+    ...provenance,
+  }),
+  compoundsJson,
+);
+export type CompoundRow = (typeof compoundRows)[number];
