@@ -167,13 +167,22 @@ export function SlotRail({
   const rail = useLyingDown(states, figure);
   const laid = explodedLine(assembly.parts).parts;
   const slots = states.filter(({ slot }) => slot !== null).toSorted((a, b) => a.slot! - b.slot!);
-  if (slots.length === 0) return null;
   return (
     <Box
       component="ol"
       ref={rail}
       aria-label="In the tray, by the order they came off"
-      sx={{ display: 'flex', flexWrap: 'wrap', gap: '6px', listStyle: 'none', p: 0, m: 0 }}
+      // Empty it stays, unseen, so that the first part that comes off is seen to go there.
+      hidden={slots.length === 0}
+      sx={{
+        display: 'flex',
+        flexWrap: 'wrap',
+        gap: '6px',
+        listStyle: 'none',
+        p: 0,
+        m: 0,
+        '&[hidden]': { display: 'none' },
+      }}
     >
       {slots.map((state) => (
         <Box component="li" key={state.id}>
