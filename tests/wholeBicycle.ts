@@ -64,6 +64,8 @@ export function everythingSigned(kind: BicycleKind, at: string, by = 'Ada'): Com
       signature: {
         id: `sign-${bolt.id}`,
         bolt: bolt.id,
+        what: 'done',
+        foundLoose: false,
         how: bolt.torqueMaxNm === null ? 'feel' : 'wrench',
         valueNm: bolt.torqueMaxNm,
         holdTest: true,

@@ -114,7 +114,17 @@ describe('what a change is called', () => {
     [
       {
         type: 'signBolt',
-        signature: { id: 's', bolt: 'stem', how: 'wrench', valueNm: 20, at: AT, by: 'Ada', holdTest: false },
+        signature: {
+          id: 's',
+          bolt: 'stem',
+          how: 'wrench',
+          valueNm: 20,
+          at: AT,
+          by: 'Ada',
+          holdTest: false,
+          what: 'done',
+          foundLoose: false,
+        },
       },
       'bolt signed at 20 N·m',
     ],

@@ -129,6 +129,8 @@ describe('what a record means', () => {
         id,
         bolt: 'stem',
         how: valueNm === null ? 'feel' : 'wrench',
+        what: 'done',
+        foundLoose: false,
         valueNm,
         at: AT,
         by: 'Ada',

@@ -1,3 +1,4 @@
+import { own as ownOf } from '../own';
 import type { AppraiseInput } from '../money/appraise';
 import { doorFindings } from '../inspect/data/heard';
 import type { Range } from '../fields';
@@ -157,7 +158,7 @@ export function allCosts({
       ...jobCost(
         job,
         spentOn.get(job.id),
-        worked.onJobs[job.id] ?? 0,
+        ownOf(worked.onJobs, job.id) ?? 0,
         untied.some(({ consumable }) => !consumable),
       ),
     }),
@@ -169,8 +170,8 @@ export function allCosts({
     Math.max(0, consumables - (ordinary?.parts.likely ?? 0));
   const done = counted
     .filter((job) => job.done)
-    .reduce((sum, job) => sum + (worked.onJobs[job.id] ?? job.minutes.likely), 0);
-  const open = counted.filter((job) => !job.done).reduce((sum, job) => sum + (worked.onJobs[job.id] ?? 0), 0);
+    .reduce((sum, job) => sum + (ownOf(worked.onJobs, job.id) ?? job.minutes.likely), 0);
+  const open = counted.filter((job) => !job.done).reduce((sum, job) => sum + (ownOf(worked.onJobs, job.id) ?? 0), 0);
   const beyond = worked.minutes - done - open - (ordinary?.minutes.likely ?? 0);
   const so: Cost[] = [
     ...(loose > 0

@@ -8,10 +8,21 @@ import { boltPlan, type PlannedBolt } from './data/bolts';
 import { holdTests } from './data/holdTests';
 import { torqueTable, type TorqueRow } from './data/torque';
 
+const ownNm = z.number().check(z.gt(0), z.lte(300));
+
 const input = z.extend(buildInput, {
   sizes: z
     ._default(z.record(z.string().check(z.maxLength(60)), z.string().check(z.minLength(1), z.maxLength(40))), {})
     .check(z.describe('a size that was chosen by hand, by the id of its bolt')),
+  own: z
+    ._default(
+      z.record(
+        z.string().check(z.maxLength(60)),
+        z.strictObject({ minNm: z.nullable(ownNm), maxNm: z.nullable(ownNm) }),
+      ),
+      {},
+    )
+    .check(z.describe('the figure that a part itself bears, by the id of its bolt: it goes before any table')),
   taper: z
     ._default(z.enum(['greased', 'dry']), 'greased')
     .check(z.describe('the house rule: how a square taper goes together')),
@@ -40,6 +51,8 @@ export interface Bolt {
   /** How its hold is tried where it is signed by feel. */
   holdTest: string;
   notes: string | null;
+  /** Its figure stands on the part itself. */
+  ownFigure: boolean;
   fastener: (typeof FASTENERS)[number] | null;
   side: 'left' | 'right' | null;
   source: string;
@@ -67,6 +80,19 @@ const TAPER = {
 /** On a left-side drive what sits with the chain sits on the other side. */
 const DRIVE = ['freewheel', 'cassette-lockring', 'fixed-cog-lockring'];
 
+/** The band of a figure that stands on a part: one end alone is both. */
+function ownBand(own: z.output<typeof input>['own'][string] | undefined) {
+  const minNm = own?.minNm ?? own?.maxNm ?? null;
+  const maxNm = own?.maxNm ?? minNm;
+  if (minNm === null || maxNm === null) return null;
+  return {
+    torqueMinNm: Math.min(minNm, maxNm),
+    torqueMaxNm: Math.max(minNm, maxNm),
+    source: 'the part itself',
+    confidence: 'high' as const,
+  };
+}
+
 function boltOf(planned: PlannedBolt, facts: BuildFacts, build: z.output<typeof input>): Bolt {
   const row = planned.rows.find((each) => holds(each.when, facts))!;
   const family = familyOf(row);
@@ -77,7 +103,9 @@ function boltOf(planned: PlannedBolt, facts: BuildFacts, build: z.output<typeof 
   const sizes = [...new Set(family.flatMap(({ fastenerSize }) => (fastenerSize === null ? [] : [fastenerSize])))];
   const chosen = build.sizes[planned.id] ?? usual.fastenerSize;
   const line = chosen === usual.fastenerSize ? usual : family.find((each) => each.fastenerSize === chosen);
-  const figures = line ?? { ...usual, torqueMinNm: null, torqueMaxNm: null, feel: UNKNOWN_SIZE };
+  const byTable = line ?? { ...usual, torqueMinNm: null, torqueMaxNm: null, feel: UNKNOWN_SIZE };
+  const own = ownBand(build.own[planned.id]);
+  const figures = own ? { ...byTable, ...own, feel: null } : byTable;
   const isTaper = facts.cranks === 'square-taper' && planned.fastener === 'crank-bolt';
   const isDriveCup = planned.fastener === 'bottom-bracket-cup' && planned.side === 'right';
   const unread = isDriveCup && facts.bottomBracket === null;
@@ -106,6 +134,7 @@ function boltOf(planned: PlannedBolt, facts: BuildFacts, build: z.output<typeof 
       : isTaper
         ? `House rule: ${ruleWords('taper', build.taper).toLowerCase()}. Seated once to its torque; tightened again and again, the arm splits.`
         : figures.sequenceNotes,
+    ownFigure: own !== null,
     fastener: planned.fastener,
     side: flips ? 'left' : planned.side,
     source: figures.source,

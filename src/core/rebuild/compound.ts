@@ -2,7 +2,8 @@ import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
 import { BRIEFS } from '../bicycle';
 import { materials } from '../strip/data/materials';
-import { compoundRows, JOINTS, type Compound, type CompoundRow } from './data/compounds';
+import { compoundRows, type CompoundRow } from './data/compounds';
+import { JOINTS, type Compound } from './joints';
 
 /** Metals and carbon that no bath is asked about. */
 const BESIDES = { titanium: 'titanium', carbon: 'carbon' } as const;

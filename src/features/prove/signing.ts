@@ -1,4 +1,5 @@
 import type { Command } from '@/model/commands';
+import type { Signature } from '@/model/rebuild/part';
 import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
 
@@ -9,10 +10,16 @@ export function markProof(proof: string, passed: boolean, by: string): Command {
 }
 
 /** The command that signs a bolt, now and by whoever is at the bench; without a figure it is by feel. */
-export function signBolt(bolt: string, valueNm: number | null, by: string, holdTest: boolean): Command {
+export function signBolt(
+  bolt: string,
+  valueNm: number | null,
+  by: string,
+  holdTest: boolean,
+  round: Pick<Signature, 'what' | 'foundLoose'> = { what: 'done', foundLoose: false },
+): Command {
   const how = valueNm === null ? 'feel' : 'wrench';
   return {
     type: 'signBolt',
-    signature: { id: newId(), bolt, how, valueNm, at: nowIso(), by, holdTest },
+    signature: { id: newId(), bolt, how, valueNm, at: nowIso(), by, holdTest, ...round },
   };
 }

@@ -251,7 +251,7 @@ describe('who signed, and what was declined in writing', () => {
   test('an old signature names nobody, and its hold was not tried', () => {
     const signature = { id: 's', bolt: 'stem', how: 'feel', valueNm: null, at: AT };
     expect(opened(versionSix({ signatures: [signature] })).signatures).toEqual([
-      { ...signature, by: '', holdTest: false },
+      { ...signature, by: '', holdTest: false, what: 'done', foundLoose: false },
     ]);
   });
   test('an owner’s no is a declining with its day and words; what was only dropped is none', () => {

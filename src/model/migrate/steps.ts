@@ -215,6 +215,8 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
   },
   8: toNine,
   9: toTen,
+  // What lies in no tray was on, no joint was filled on record, and where the rider sits was not asked.
+  10: (old) => ({ ...old, tookOff: {}, jointFills: {}, fit: {}, barSettled: null }),
 };
 
 /** Axles that version 4 gave to every tray. */

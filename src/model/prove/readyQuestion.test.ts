@@ -182,6 +182,8 @@ describe('work reopens what was signed', () => {
           signature: {
             id: `${bolt.id}${by}`,
             bolt: bolt.id,
+            what: 'done',
+            foundLoose: false,
             how: bolt.torqueMaxNm === null ? 'feel' : 'wrench',
             valueNm: bolt.torqueMaxNm,
             holdTest: true,
@@ -283,7 +285,14 @@ const command = (hours: number): fc.Arbitrary<Command> => {
       })
       .map((row): Command => ({
         type: 'signBolt',
-        signature: { ...row, valueNm: row.how === 'feel' ? null : row.valueNm, id: `${row.bolt}-${hours}`, at: moment },
+        signature: {
+          ...row,
+          what: 'done',
+          foundLoose: false,
+          valueNm: row.how === 'feel' ? null : row.valueNm,
+          id: `${row.bolt}-${hours}`,
+          at: moment,
+        },
       })),
     fc.record({ type: fc.constant('unsignBolt' as const), signature: bolt.map((id) => `sign-${id}`) }),
     fc.record({ proof, by, passed: fc.boolean(), accepted: fc.constantFrom(null, said) }).map((row): Command => ({

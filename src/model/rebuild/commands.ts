@@ -3,7 +3,7 @@ import { own } from '@/core/own';
 import { defineCommand, put, remove, setOrDrop, work } from '../command';
 import { id } from '../fields';
 import { fieldNames, figure } from '../phrases';
-import { fastener, looseEnd, signature, USUAL_FASTENER, type Fastener } from './part';
+import { fastener, FIT_MEASURES, fitOf, jointFill, looseEnd, signature, USUAL_FASTENER, type Fastener } from './part';
 
 /** A fastener with other properties; one that is the usual throughout is none. */
 function choose(fasteners: Record<string, Fastener>, bolt: string, changes: Partial<Fastener>): void {
@@ -38,6 +38,38 @@ export const commands = [
     apply: (bicycle, { bolt, changes }) => choose(bicycle.fasteners, bolt, changes),
     words: ({ changes }) => `fastener: ${fieldNames(changes)}`,
     work: ({ place, bolt }) => [work(place, 'set', { bolt })],
+  }),
+  defineCommand({
+    type: 'tookOff',
+    schema: { piece: id, place: id, off: z.boolean() },
+    apply: (bicycle, { piece, off }) => setOrDrop(bicycle.tookOff, piece, off ? true : null),
+    words: ({ off }) => (off ? 'taken off' : 'back on'),
+    work: ({ place, off }) => (off ? [work(place, 'off')] : []),
+  }),
+  defineCommand({
+    type: 'fillJoints',
+    schema: { fills: z.record(id, z.nullable(jointFill)) },
+    apply(bicycle, { fills }) {
+      for (const [joint, fill] of Object.entries(fills)) setOrDrop(bicycle.jointFills, joint, fill);
+    },
+    words: ({ fills }) => `what went between: ${Object.keys(fills).length === 1 ? 'one joint' : 'joints'}`,
+  }),
+  defineCommand({
+    type: 'measureFit',
+    schema: { measure: z.enum(FIT_MEASURES), changes: z.partial(fitOf) },
+    apply(bicycle, { measure, changes }) {
+      const next = { beforeMm: null, givenMm: null, ...own(bicycle.fit, measure), ...changes };
+      setOrDrop(bicycle.fit, measure, next.beforeMm === null && next.givenMm === null ? null : next);
+    },
+    words: ({ measure }) => `fit: ${measure.replace('-', ' ')}`,
+  }),
+  defineCommand({
+    type: 'settleBar',
+    schema: { settled: z.nullable(z.boolean()) },
+    apply(bicycle, { settled }) {
+      bicycle.barSettled = settled;
+    },
+    words: ({ settled }) => (settled ? 'the height of the bar is settled' : 'the height of the bar is open'),
   }),
   defineCommand({
     type: 'putLooseEnd',

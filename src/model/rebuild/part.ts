@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
+import { COMPOUNDS } from '@/core/rebuild/joints';
 import { at, type Held, id, label, person } from '../fields';
-import { fields, rows } from '../leaf';
+import { fields, rows, value } from '../leaf';
 
 export const signature = z.strictObject({
   id,
@@ -11,8 +12,24 @@ export const signature = z.strictObject({
   by: z._default(person, ''),
   /** By feel: its hold was tried. */
   holdTest: z._default(z.boolean(), false),
+  /** Worked on here, or only looked at in the round. */
+  what: z._default(z.enum(['done', 'checked']), 'done'),
+  /** It was under its figure when the round came to it. */
+  foundLoose: z._default(z.boolean(), false),
 });
 export type Signature = z.output<typeof signature>;
+
+/** What went into a joint, where somebody said so. */
+export const jointFill = z.strictObject({ used: z.enum(COMPOUNDS), at, by: z._default(person, '') });
+export type JointFill = z.output<typeof jointFill>;
+
+/** What tells how a rider sits: the saddle over the crank, behind it, from saddle to bar, and the bar over the ground. */
+export const FIT_MEASURES = ['saddle-height', 'saddle-setback', 'reach', 'bar-height'] as const;
+export type FitMeasure = (typeof FIT_MEASURES)[number];
+const fitMm = z.nullable(z.number().check(z.gte(-300), z.lte(1500)));
+/** One measure as it was before the strip, and as it is given back. */
+export const fitOf = z.strictObject({ beforeMm: fitMm, givenMm: fitMm });
+export type FitOf = z.output<typeof fitOf>;
 
 /** Something put together "for now", to be tightened before anyone rides. */
 export const looseEnd = z.strictObject({ id, place: id, label, at, closedAt: z.nullable(at) });
@@ -50,6 +67,21 @@ export const part = {
   looseEnds: rows(z.array(looseEnd), { most: 1000, words: 'loose ends', where: 'Rebuild', order: 'at' }),
   /** Fasteners that differ from bicycle to bicycle, as they were chosen, by bolt. */
   fasteners: fields(z.record(id, fastener), { words: 'a fastener' }),
+  /** What lies in no tray and was taken off all the same: bars, cables, tape. */
+  tookOff: fields(z.record(id, z.boolean())),
+  /** What went into which joint, by joint and place. */
+  jointFills: fields(z.record(id, jointFill)),
+  /** Where the rider sits, by measure; and whether the height of the bar is settled. */
+  fit: fields(z.record(id, fitOf)),
+  barSettled: value(z.nullable(z.boolean())),
 };
 
-export const fresh = (): Held<typeof part> => ({ signatures: [], looseEnds: [], fasteners: {} });
+export const fresh = (): Held<typeof part> => ({
+  signatures: [],
+  looseEnds: [],
+  fasteners: {},
+  tookOff: {},
+  jointFills: {},
+  fit: {},
+  barSettled: null,
+});

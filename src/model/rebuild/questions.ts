@@ -9,6 +9,15 @@ export function sizesChosen({ fasteners }: Pick<Bicycle, 'fasteners'>): Record<s
   return Object.fromEntries(Object.entries(fasteners).flatMap(([bolt, { size }]) => (size ? [[bolt, size]] : [])));
 }
 
+/** Figures that parts themselves bear, by bolt. */
+export function ownFigures({ fasteners }: Pick<Bicycle, 'fasteners'>): NonNullable<BoltsInput['own']> {
+  return Object.fromEntries(
+    Object.entries(fasteners).flatMap(([bolt, { ownMinNm: minNm, ownMaxNm: maxNm }]) =>
+      minNm === null && maxNm === null ? [] : [[bolt, { minNm, maxNm }]],
+    ),
+  );
+}
+
 /** The question for `rebuild.bolts`: what the bicycle is, what was found in its trays, the sizes that were chosen. */
 export function boltsInput(
   bicycle: Pick<Bicycle, 'kind' | 'trays' | 'fasteners'>,
@@ -18,6 +27,7 @@ export function boltsInput(
     kind: bicycle.kind,
     assemblies: chosenAssemblies(bicycle),
     sizes: sizesChosen(bicycle),
+    own: ownFigures(bicycle),
     taper: rules.taper,
   };
 }
