@@ -69,8 +69,8 @@ test('a torque round from two metres: the band is large, a reading under it is s
 });
 
 test('the drawing by keyboard: a place is found by letters, gone on from by arrows, and opened', async ({ page }) => {
-  await openDemo(page, '/bike?id=ferry-staff-7&stage=rebuild');
-  await expect(page.getByRole('heading', { name: 'Torque round' })).toBeVisible();
+  await openDemo(page, '/bike?id=ferry-staff-7&stage=prove');
+  await expect(page.getByRole('heading', { name: 'May it go out?' })).toBeVisible();
   await page.keyboard.press('/');
   await expect(page.getByRole('combobox', { name: 'Find a place' })).toBeFocused();
   await page.keyboard.type('left ped');

@@ -1,7 +1,16 @@
 import { STATES, stateLabel, stateRank, type StateId } from '../vocabulary/vocabulary';
 
 /** What a place may carry on the drawing besides the state it was found in. */
-export const STAGE_SIGNS = ['off', 'in-bath', 'open', 'bearing-done', 'signed', 'part-signed', 'unsigned'] as const;
+export const STAGE_SIGNS = [
+  'off',
+  'in-bath',
+  'open',
+  'bearing-done',
+  'signed',
+  'part-signed',
+  'unsigned',
+  'loose',
+] as const;
 export type StageSign = (typeof STAGE_SIGNS)[number];
 export type SignId = StateId | StageSign;
 export const SIGNS: readonly SignId[] = [...STATES, ...STAGE_SIGNS];
@@ -14,6 +23,7 @@ const STAGE_WORDS: Record<StageSign, string> = {
   signed: 'Bolts signed',
   'part-signed': 'Some bolts signed',
   unsigned: 'Bolts not signed',
+  loose: 'Loose for now',
 };
 
 /** The word of a sign. */
@@ -24,8 +34,11 @@ export function signLabel(id: SignId): string {
 /** Between "watch" and "service": work that is under way. */
 const STAGE_RANKS: Record<StageSign, number> = {
   unsigned: 0.9,
+  // It keeps the bicycle in as surely as what is unsafe.
+  loose: 2.5,
   'part-signed': 0.8,
-  off: 0.7,
+  // What is out says more than bolts that nobody can sign yet.
+  off: 0.95,
   'in-bath': 0.75,
   open: 0.6,
   'bearing-done': 0.2,
@@ -48,6 +61,8 @@ export function signTone(id: SignId): StateId | 'ink' | 'accent' {
       return 'ink';
     case 'unsigned':
       return 'not-looked-at';
+    case 'loose':
+      return 'unsafe';
     case 'in-bath':
       return 'service';
     case 'bearing-done':
@@ -96,4 +111,6 @@ export const SIGN_SHAPES: Record<SignId, SignShape[]> = {
   signed: [filled('M3 3h18v18H3z'), light('M7.2 12.4l3.2 3.2 6.4-7')],
   'part-signed': [framed('M3 3h18v18H3z'), ink('M7.2 12.4l3.2 3.2 6.4-7')],
   unsigned: [framed('M4.5 4.5h15v15h-15z', '3 3')],
+  // A nut that has turned a little, with the way it went.
+  loose: [framed('M12 6.5l4.8 2.8v5.4L12 17.5l-4.8-2.8V9.3z'), ink('M3.2 9.5A9.4 9.4 0 0 1 12 2.6M3 4.6v5.2h5', 2.2)],
 };

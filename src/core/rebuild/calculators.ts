@@ -1,8 +1,16 @@
 import { rebuildBolts } from './bolts';
 import { rebuildCompound } from './compound';
+import { rebuildJoints } from './jointsOf';
 import { rebuildOrder } from './order';
 import { rebuildPreload } from './preload';
 import { rebuildSteererCut } from './steererCut';
 
 /** The calculators of this subject. */
-export const calculators = [rebuildBolts, rebuildOrder, rebuildCompound, rebuildSteererCut, rebuildPreload] as const;
+export const calculators = [
+  rebuildBolts,
+  rebuildOrder,
+  rebuildCompound,
+  rebuildJoints,
+  rebuildSteererCut,
+  rebuildPreload,
+] as const;

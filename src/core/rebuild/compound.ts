@@ -37,8 +37,8 @@ export interface CompoundAnswer {
 function fits(row: CompoundRow, { joint, a, b, rules, cameLoose }: z.output<typeof input>): boolean {
   const families = [familyOf.get(a)!, familyOf.get(b)!];
   if (row.joints !== null && !row.joints.includes(joint)) return false;
-  if (row.when === 'loose' && !cameLoose) return false;
-  if (row.when?.startsWith('taper=') && row.when !== `taper=${rules.squareTaper}`) return false;
+  if (row.circumstance === 'loose' && !cameLoose) return false;
+  if (row.circumstance?.startsWith('taper=') && row.circumstance !== `taper=${rules.squareTaper}`) return false;
   if (row.material === null) return true;
   const other = (family: string) =>
     row.other === null || (row.other === 'metal' ? METALS.includes(family) : row.other === family);

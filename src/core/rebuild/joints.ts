@@ -29,3 +29,13 @@ export type Joint = (typeof JOINTS)[number];
 
 export const COMPOUNDS = ['grease', 'anti-seize', 'carbon-paste', 'threadlock-medium', 'dry', 'oil'] as const;
 export type Compound = (typeof COMPOUNDS)[number];
+
+/** A compound as a bench speaks of it. */
+export const COMPOUND_WORDS: Record<Compound, string> = {
+  grease: 'Grease',
+  'anti-seize': 'Anti-seize',
+  'carbon-paste': 'Carbon paste',
+  'threadlock-medium': 'Medium threadlock',
+  dry: 'Nothing: clean and dry',
+  oil: 'Oil',
+};

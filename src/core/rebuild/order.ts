@@ -58,6 +58,12 @@ const MISSING_WORDS: Record<(typeof WHY)[number], string> = {
   open: 'its bearing is open',
 };
 
+const MISSING_WHY: Record<(typeof WHY)[number], string> = {
+  'not here': 'Something of it has not come, or goes in anew.',
+  'in the bath': 'Something of it still soaks.',
+  open: 'It is not felt again since it was opened.',
+};
+
 /** An assembly with its title, as the order goes through them. */
 type Piece = OnBicycle & { title: string };
 const key = ({ assembly, place }: OnBicycle) => `${assembly}\n${place}`;
@@ -124,7 +130,7 @@ export function buildOrder(
         place,
         title,
         for: [...(gone ? [MISSING_WORDS[gone]] : []), ...by.flatMap((each) => each.for)],
-        why: gone ? `${title}: ${MISSING_WORDS[gone]}.` : by[0]!.why,
+        why: gone ? MISSING_WHY[gone] : by[0]!.why,
       });
   }
   return { now, waits, done: now.length === 0 && waits.length === 0 };

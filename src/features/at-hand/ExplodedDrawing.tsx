@@ -6,6 +6,7 @@ import type { TurnInput } from '@/core/strip/turn';
 import { useReckon } from '../workshop/useReckon';
 import { ACCENT, LINE, PAPER, penOf, type DrawnStates } from './pen';
 
+const MOST_PX_PER_MM = 1.7;
 const TURNED = new Set(['hex', 'bolt', 'ring', 'cup', 'cone', 'cogs', 'cartridge']);
 
 /** An arrow bent over the axis, the way the top of the tool goes as it is seen from where it goes on. */
@@ -53,7 +54,15 @@ export function ExplodedDrawing({
         role="img"
         aria-label={told}
         viewBox={`0 -12 ${widthMm} ${heightMm + 24}`}
-        style={{ display: 'block', width: '100%', minWidth: `${widthMm * 0.8}px`, maxHeight: mostPx }}
+        style={{
+          display: 'block',
+          width: '100%',
+          minWidth: `${widthMm * 0.8}px`,
+          // Three parts are not drawn as if they were a wall.
+          maxWidth: `${widthMm * MOST_PX_PER_MM}px`,
+          margin: '0 auto',
+          maxHeight: mostPx,
+        }}
       >
         <path d={`M2,${middle}H${widthMm - 2}`} stroke={LINE} strokeWidth={0.6} strokeDasharray="7 2 1.5 2" />
         {parts.map((part) => {

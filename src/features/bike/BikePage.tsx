@@ -192,7 +192,13 @@ function StagePane({
         </Box>
         {bicycle.conflicts.length > 0 && <Conflicts bicycle={bicycle} send={send} />}
         {atHand.onCard && <PlaceCard key={atHand.onCard} {...at} place={atHand.onCard} onClose={atHand.closeCard} />}
-        <ThreadContext value={{ next: nextBead(beads), go }}>
+        <ThreadContext
+          value={{
+            next: nextBead(beads),
+            done: beads.flatMap(({ id, state }) => (state === 'done' ? [id] : [])),
+            go,
+          }}
+        >
           <ActionSlotContext value={foot}>
             <Suspense fallback={<p role="status">Opening…</p>}>
               <View key={stage.id} {...at} place={atHand.inStage} onPlace={atHand.openInStage} />

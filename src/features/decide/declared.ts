@@ -11,7 +11,7 @@ export const decide: Declared = {
   notes: {
     decide: ({ jobs }) => {
       const kept = jobs.filter((row) => row.decision === 'keep').length;
-      return kept ? `${kept} jobs kept` : '';
+      return kept ? (kept === 1 ? '1 job kept' : `${kept} jobs kept`) : '';
     },
   },
   tasks: [

@@ -8,7 +8,6 @@ import { bicycleKind, FRAMES } from '@/core/bicycle';
 import { detailOf } from '@/core/drawing/details';
 import { SIGNS } from '@/core/drawing/signs';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
-import { AtHand } from './AtHand';
 import { DetailDrawing } from '../at-hand/DetailDrawing';
 import { DrawingLegend } from '@/ui/drawing/DrawingLegend';
 import { RuledList } from '@/ui/RuledList';
@@ -20,6 +19,8 @@ import { Row } from './Row';
 const Fields = dynamic(() => import('./Fields').then((module) => module.Fields), { ssr: false });
 
 const DETAILS = ['derailleur.rear', 'brake.front'];
+const AtHand = dynamic(() => import('./AtHand').then((module) => module.AtHand), { ssr: false });
+
 const KIND = bicycleKind.parse({ mudguards: true, rack: true, lights: true });
 const OF_FRAME = {
   diamond: { gears: 'derailleur', brakes: 'cantilever' },

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { resultInput, roadLines } from '@/model/money/questions';
 import type { Bicycle } from '@/model/record';
-import { boltsInput } from '@/model/rebuild/questions';
+import { boltsInput, jointsInput } from '@/model/rebuild/questions';
 import { workedMinutes } from '@/model/work/hours';
 import { nowIso } from '@/store/now';
 import { hours, money, percent } from '@/ui/format';
@@ -89,6 +89,7 @@ export function HandOver({ bicycle, send }: StageProps) {
   const due = useServices(bicycle);
   const customers = isCustomers(bicycle);
   const { output } = useReckon('rebuild.bolts', boltsInput(bicycle, settings));
+  const { output: joints } = useReckon('rebuild.joints', jointsInput(bicycle, settings));
   return (
     <>
       <Box className="no-print">
@@ -172,6 +173,7 @@ export function HandOver({ bicycle, send }: StageProps) {
           bicycle={bicycle}
           findings={lookOver.findings}
           bolts={output.bolts}
+          joints={joints?.joints ?? []}
           ready={ready}
           workshop={settings.name}
           today={now.toISOString()}

@@ -4,6 +4,7 @@ import { roundVerdict } from '@/core/bearings/round';
 import type { LookOver } from '@/core/inspect/lookOver';
 import type { Ready } from '@/core/prove/ready';
 import type { Bolt } from '@/core/rebuild/bolts';
+import type { JointHere } from '@/core/rebuild/jointsOf';
 import { SEEN_WORDS } from '@/core/inspect/seenAs';
 import { ballRowLabel } from '@/core/strip/tray';
 import { placeLabel, stateLabel } from '@/core/vocabulary/vocabulary';
@@ -15,6 +16,7 @@ import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
 import { dayOf } from '@/ui/format';
 import { useProofs } from '../prove/useProofs';
 import { SafetyParts } from './SafetyParts';
+import { WentBetween } from './WentBetween';
 import { OpenList } from '../prove/OpenList';
 
 function Part({ title, children }: { title: string; children: React.ReactNode }) {
@@ -98,6 +100,7 @@ export function PrintSheet({
   bicycle,
   findings,
   bolts,
+  joints,
   ready,
   workshop,
   today,
@@ -106,6 +109,7 @@ export function PrintSheet({
   bicycle: Bicycle;
   findings: LookOver['findings'];
   bolts: Bolt[];
+  joints: JointHere[];
   ready: Ready;
   workshop: string;
   today: string;
@@ -236,6 +240,8 @@ export function PrintSheet({
                   </td>
                   <td>
                     {boltById.get(bolt)!.preparation}
+                    {row.what === 'checked' && ' · checked, not worked on'}
+                    {row.foundLoose && ' · was found loose'}
                     {row.by && ` · ${row.by}`}
                   </td>
                 </tr>
@@ -244,6 +250,7 @@ export function PrintSheet({
           </table>
         )}
       </Part>
+      <WentBetween bicycle={bicycle} joints={joints} Part={Part} />
       <Part title="Proved">
         {proofs === null && 'Calculating…'}
         {proofs?.map((proof) => {

@@ -5,7 +5,7 @@ import type { PlaceProps } from '../workshop/declared';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings } from '../workshop/WorkshopProvider';
 import { WhichWay } from '../workshop/WhichWay';
-import { LooseButton } from './LooseEnds';
+import { LooseButton } from '../workshop/LooseButton';
 
 /** The bolts of a place: how tight, which way, and whether they were signed; and whether it is only loosely together. */
 export function BoltsHere({ bicycle, send, place }: PlaceProps) {

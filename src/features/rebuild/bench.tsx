@@ -6,6 +6,7 @@ import type { Bicycle } from '@/model/record';
 import { boltsInput, signedBolts } from '@/model/rebuild/questions';
 import { ReadingField } from '@/ui/ReadingField';
 import { signBolt } from '../prove/signing';
+import { WrenchPull } from './WrenchPull';
 import { defineBench, NO_STEP, type BenchStep, type StepProps } from '../workshop/declared';
 import { useHand } from '../workshop/useHand';
 
@@ -76,6 +77,7 @@ function AskTorque({ send, step, answer }: StepProps<{ bolts: Bolt[] }>) {
       <Button variant="outlined" size="large" onClick={() => sign(null)} sx={{ minHeight: 60 }}>
         By feel, and it holds
       </Button>
+      {bolt && <WrenchPull bolt={bolt} onClicked={sign} />}
     </Box>
   );
 }

@@ -7,6 +7,9 @@ export const rebuild: Declared = {
     atStand: true,
     view: later(() => import('./Rebuild').then(({ Rebuild }) => Rebuild)),
     bench: { task: 'torque', offered: 'by the sheet' },
+    opens: (place) => place,
+    atHand: 'exploded',
+    timesPlace: true,
   },
   notes: {
     // How many bolts have a signature, whatever the law makes of it.

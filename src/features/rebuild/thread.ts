@@ -14,7 +14,7 @@ export const boltThread = defineThread<'rebuild.bolts'>({
       {
         id: 'tighten',
         stage: 'rebuild',
-        place: null,
+        place,
         state: signed === here.length ? 'done' : signed > 0 ? 'under way' : 'ahead',
         words: signed > 0 ? `tight ${signed}/${here.length}` : 'tighten',
       },

@@ -9,7 +9,7 @@ import { isSettled, orderOf, trayFor } from '@/model/strip/trays';
 import { Choices } from '@/ui/Choices';
 import { goToLine } from '@/ui/goToLine';
 import { useTapped, useTellHand } from '../at-hand/hand';
-import { LooseButton } from '../rebuild/LooseEnds';
+import { LooseButton } from '../workshop/LooseButton';
 import { ViewHeading } from '../workshop/ViewHeading';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { InTheTray } from './InTheTray';

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import { createContext, use, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
 import { useIsPhone } from './useIsPhone';
+import type { Bead } from './declared';
 import { useThreadNow } from './thread';
 
 /** The foot of the page, where what is done next stays in sight. */
@@ -61,8 +62,9 @@ export function StageAction({
   );
 }
 
-/** Once all is done here: the next bead of the place's thread; nothing where there is none. */
-export function NextOfThread({ onBack }: { onBack(): void }) {
-  const { next, go } = useThreadNow();
+/** Once all is done here: the next bead of the place's thread; nothing where there is none, or while `after` is not done. */
+export function NextOfThread({ after = null, onBack }: { after?: Bead['id'] | null; onBack(): void }) {
+  const { next, done, go } = useThreadNow();
+  if (after !== null && !done.includes(after)) return null;
   return next && <StageAction label={`Next: ${next.words}`} onDo={() => go(next)} onBack={onBack} />;
 }

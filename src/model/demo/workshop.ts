@@ -6,6 +6,7 @@ import type { StockItem } from '../stock/item';
 import type { Ago } from './ago';
 import { drawer } from './drawer';
 import { racer } from './racer';
+import { slipway } from './slipway';
 import { staff } from './staff';
 import { tourer } from './tourer';
 import { visitor } from './visitor';
@@ -14,7 +15,7 @@ import { visitor } from './visitor';
 export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: WorkshopSettings; stock: StockItem[] } {
   const ago: Ago = (hours) => subMinutes(now, hours * 60).toISOString();
   return {
-    bicycles: [tourer(ago), staff(ago), racer(ago), visitor(ago)],
+    bicycles: [tourer(ago), staff(ago), racer(ago), visitor(ago), slipway(ago)],
     settings: { ...USUAL_SETTINGS, name: 'Ticket hall workshop', customerPerHour: 3600 },
     stock: drawer(ago),
   };

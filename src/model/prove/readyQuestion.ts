@@ -2,6 +2,8 @@ import { formatISO, parseISO } from 'date-fns';
 import type { ProposedJob } from '@/core/decide/jobs';
 import type { LookOver } from '@/core/inspect/lookOver';
 import type { Proof } from '@/core/prove/proofs';
+import { ONLY_ON, type OnlyOn } from '../rebuild/onlyOn';
+import { slippingClamps } from '@/core/rebuild/slips';
 import { proofTroubles } from '@/core/prove/proofTroubles';
 import { boltTroubles, lastChanges, type BoltTrouble } from '@/core/prove/boltTroubles';
 import { readyInput, type ReadyAsked } from '@/core/prove/readyInput';
@@ -46,7 +48,7 @@ export function partsAway(bicycle: Bicycle, tray: Tray): { out: string[]; missin
 function traysOf(bicycle: Bicycle, { lookOver }: Reckoned): Rows<'trays'> {
   const loose = new Set(bicycle.looseEnds.filter((row) => row.closedAt === null).map((row) => row.place));
   const places = new Set([...bicycle.trays.map((tray) => tray.place), ...loose]);
-  return [...places].map((place) => {
+  const inTrays = [...places].map((place) => {
     const tray = bicycle.trays.find((each) => each.place === place);
     const away = tray ? partsAway(bicycle, tray) : null;
     return {
@@ -64,6 +66,19 @@ function traysOf(bicycle: Bicycle, { lookOver }: Reckoned): Rows<'trays'> {
       })),
     };
   });
+  // What lies in no tray and was taken off keeps it in as any open tray does.
+  const tookOff = Object.keys(bicycle.tookOff)
+    .filter((piece) => Object.hasOwn(ONLY_ON, piece))
+    .map((piece) => ({
+      ...ONLY_ON[piece as OnlyOn],
+      id: piece,
+      out: 1,
+      missing: 0,
+      inBath: 0,
+      loose: false,
+      leftOff: [],
+    }));
+  return [...inTrays, ...tookOff];
 }
 
 /** When something was last off a place. */
@@ -145,8 +160,15 @@ function proofsOf(bicycle: Bicycle, { proofs }: Pick<Reckoned, 'proofs'>): Rows<
   });
 }
 
+const PLACE_OF_CLAMP: Record<string, string> = {
+  'seat-post': 'seat-post',
+  'bar-clamp': 'bars',
+  quill: 'stem',
+  'steerer-clamp': 'stem',
+};
+
 /** What is unsafe by a word of the record that no look-over brings: a recall, a crash, a battery. */
-function dangersOf({ recalls, alignments, electricDrive, kind }: Bicycle): Rows<'findings'> {
+function dangersOf({ recalls, alignments, electricDrive, kind, jointFills }: Bicycle): Rows<'findings'> {
   const unsafe = { state: 'unsafe' as const, safety: true, again: false };
   const lastOf = new Map(alignments.map((row) => [`${row.line} ${row.place}`, row]));
   const last = new Map(recalls.map((row) => [`${row.of} ${row.place}`, row]));
@@ -167,6 +189,12 @@ function dangersOf({ recalls, alignments, electricDrive, kind }: Bicycle): Rows<
         place,
         ...unsafe,
       })),
+    ...slippingClamps(kind, jointFills).map(({ id, label }) => ({
+      id: `joint-${id}`,
+      label,
+      place: PLACE_OF_CLAMP[id] ?? 'frame',
+      ...unsafe,
+    })),
     ...(kind.electric && electricDrive.battery === 'damaged'
       ? [{ id: 'battery', label: 'A damaged battery', place: 'frame', ...unsafe }]
       : []),

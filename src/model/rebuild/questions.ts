@@ -1,4 +1,5 @@
 import type { Bolt, BoltsInput } from '@/core/rebuild/bolts';
+import type { JointsInput } from '@/core/rebuild/jointsOf';
 import { judgeTorque } from '@/core/rebuild/judgeTorque';
 import type { Bicycle } from '../record';
 import type { WorkshopSettings } from '../settings/settings';
@@ -29,6 +30,20 @@ export function boltsInput(
     sizes: sizesChosen(bicycle),
     own: ownFigures(bicycle),
     taper: rules.taper,
+  };
+}
+
+/** The question for `rebuild.joints`: what the bicycle is, and what went into its joints. */
+export function jointsInput(
+  bicycle: Pick<Bicycle, 'kind' | 'trays' | 'jointFills' | 'brief'>,
+  { rules }: Pick<WorkshopSettings, 'rules'>,
+): JointsInput {
+  return {
+    kind: bicycle.kind,
+    assemblies: chosenAssemblies(bicycle),
+    brief: bicycle.brief,
+    taper: rules.taper,
+    used: Object.fromEntries(Object.entries(bicycle.jointFills).map(([joint, { used }]) => [joint, used])),
   };
 }
 

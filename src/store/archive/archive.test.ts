@@ -147,11 +147,11 @@ describe('the export', () => {
     expect(missing).toBe(0);
     const { database, workshop, take } = await own();
     const parcel = await parcelOf(zip);
-    expect(previewWords(await preview(workshop.database, parcel))).toBe('4 bicycles new.');
+    expect(previewWords(await preview(workshop.database, parcel))).toBe('5 bicycles new.');
     await take(parcel);
     for (const bicycle of bicycles) expect(database.records.get(bicycle.id)).toEqual(bicycle);
     expect([...database.photos.keys()].sort()).toEqual(['p1', 'p1:small', 'sound-1']);
-    expect(previewWords(await preview(workshop.database, parcel))).toBe('4 the same.');
+    expect(previewWords(await preview(workshop.database, parcel))).toBe('5 the same.');
   });
 });
 
@@ -203,7 +203,7 @@ describe('taking in', () => {
       try {
         await take(parcel);
         finished = true;
-        expect(database.records.size).toBe(4);
+        expect(database.records.size).toBe(5);
       } catch {
         refused++;
         expect([failAt, all(database)]).toEqual([failAt, before]);

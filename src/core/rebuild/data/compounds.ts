@@ -4,7 +4,7 @@ import { COMPOUNDS, JOINTS } from '../joints';
 import compoundsJson from './compounds.json';
 
 /** What may be known of a joint besides its materials. */
-const WHEN = ['loose', 'taper=dry', 'taper=greased'] as const;
+const CIRCUMSTANCES = ['loose', 'taper=dry', 'taper=greased'] as const;
 
 /** What goes into which joint; the first row that fits counts. */
 export const compoundRows = parseTable(
@@ -12,7 +12,7 @@ export const compoundRows = parseTable(
     joints: z.nullable(z.array(z.enum(JOINTS))),
     /** The family of either material. */
     material: z.nullable(z.string()),
-    when: z.nullable(z.enum(WHEN)),
+    circumstance: z.nullable(z.enum(CIRCUMSTANCES)),
     /** The family of the other material; `metal` is any. */
     other: z.nullable(z.string()),
     compound: z.enum(COMPOUNDS),

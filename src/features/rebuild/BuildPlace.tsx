@@ -1,0 +1,99 @@
+'use client';
+import Box from '@mui/material/Box';
+import { useState } from 'react';
+import type { Bolt } from '@/core/rebuild/bolts';
+import type { BuildOrder } from '@/core/rebuild/order';
+import { backwards, partIn, partWords, sorted, turnAt, type Assembly } from '@/core/strip/tray';
+import { placeLabel } from '@/core/vocabulary/vocabulary';
+import { jointsInput } from '@/model/rebuild/questions';
+import { isSettled, orderOf, partsOff, trayFor } from '@/model/strip/trays';
+import { goToLine } from '@/ui/goToLine';
+import { Section } from '@/ui/Section';
+import { stateColour } from '@/ui/StateMark';
+import { useTapped, useTellHand } from '../at-hand/hand';
+import { PutBack } from '../strip/PutBack';
+import { LooseButton } from '../workshop/LooseButton';
+import { NextOfThread } from '../workshop/StageAction';
+import { useReckon } from '../workshop/useReckon';
+import { ViewHeading } from '../workshop/ViewHeading';
+import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
+import { Joints } from './Joints';
+import { Bolts } from './TorqueRound';
+
+/** The tray of a place read from its other end, told to the drawing as it goes. */
+function BackTogether({ bicycle, send, assembly, onAll }: StageProps & { assembly: Assembly; onAll(): void }) {
+  const whole = trayFor(bicycle, assembly.place);
+  const { here } = sorted(assembly, { extra: whole.extra, order: orderOf(whole) });
+  const tray = { ...whole, off: Object.fromEntries(here.map((part, i) => [part, i + 1])) };
+  const next = backwards(here).find((id) => !isSettled(tray, id));
+  const step = assembly.steps.find((each) => next && each.takes.includes(next));
+  useTellHand(next ? [next] : [], step ? turnAt(step, bicycle.kind, 'tighten') : null);
+  const [named, setNamed] = useState<string | null>(null);
+  useTapped(({ part }) => {
+    setNamed(part && partWords(partIn(assembly, tray.extra, part)));
+    if (part !== null && part === next) goToLine('build-next');
+  });
+  return (
+    <Section title="Back together" aside={`${partsOff(tray).length} in its tray`}>
+      {named && (
+        <Box role="status" sx={{ mb: 1, color: 'text.secondary' }}>
+          {named}
+        </Box>
+      )}
+      <Box id="build-next" tabIndex={-1}>
+        <PutBack bicycle={bicycle} send={send} assembly={assembly} tray={tray} onBack={onAll} />
+      </Box>
+    </Section>
+  );
+}
+
+/** One place on its way back: its parts out of the tray, what goes between, how tight, and whether it is only for now. */
+export function BuildPlace({
+  bicycle,
+  send,
+  place,
+  assembly,
+  bolts,
+  order,
+  onAll,
+}: StageProps & {
+  place: string;
+  /** What was found there; null where nothing comes apart. */
+  assembly: Assembly | null;
+  bolts: Bolt[];
+  order: BuildOrder | null;
+  onAll(): void;
+}) {
+  const { output } = useReckon('rebuild.joints', jointsInput(bicycle, useSettings()));
+  const waits = order?.waits.find((each) => each.place === place);
+  const here = bolts.filter((bolt) => bolt.place === place);
+  const out = assembly ? partsOff(trayFor(bicycle, assembly.place)).length : 0;
+  return (
+    <>
+      <Box
+        sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', gap: 2, flexWrap: 'wrap', mb: 2 }}
+      >
+        <ViewHeading back="The whole rebuild" onBack={onAll}>
+          {placeLabel(place)}
+        </ViewHeading>
+        <LooseButton bicycle={bicycle} send={send} place={place} />
+      </Box>
+      {waits && (
+        <Box
+          role="note"
+          sx={{ mb: 2, borderLeft: '3px solid', borderColor: stateColour('service'), pl: 1.5, maxWidth: '58ch' }}
+        >
+          <b>Not yet.</b> {waits.why}
+        </Box>
+      )}
+      {assembly && out > 0 && <BackTogether bicycle={bicycle} send={send} assembly={assembly} onAll={onAll} />}
+      <Joints send={send} joints={output?.joints.filter((joint) => joint.place === place) ?? []} />
+      {here.length > 0 && (
+        <Section title="How tight" aside={here.length === 1 ? 'one bolt' : `${here.length} bolts`}>
+          <Bolts bicycle={bicycle} send={send} bolts={bolts} of={here} />
+        </Section>
+      )}
+      {out === 0 && <NextOfThread after="tighten" onBack={onAll} />}
+    </>
+  );
+}
