@@ -34,9 +34,6 @@ const atTheDoor = async (page) => {
   await hold.focus();
   await page.keyboard.down('Space');
 };
-const scrollTo = (heading) => (page) =>
-  page.getByRole('heading', { name: heading }).evaluate((element) => element.scrollIntoView({ block: 'start' }));
-
 const measure = async (page) => {
   await page.keyboard.press('g');
   for (const [label, value] of [
@@ -66,20 +63,15 @@ const SHOTS = [
   { name: 'clean-dark', path: `${STAFF}clean`, scheme: 'dark' },
   { name: 'overhaul', path: `${STAFF}overhaul&tray=hub.front` },
   { name: 'practice', path: '/practice', act: lockAndSpin },
-  { name: 'rebuild', path: `${STAFF}rebuild` },
+  { name: 'rebuild', path: '/bike?id=slipway-tourer&stage=rebuild' },
   { name: 'prove-dark', path: `${STAFF}prove`, scheme: 'dark' },
   { name: 'hand-over', path: `${STAFF}hand-over` },
   { name: 'bench', path: '/bench?id=ferry-staff-7&task=strip' },
   { name: 'records', path: '/records' },
   { name: 'floor-phone', path: '/', size: PHONE },
   { name: 'door-phone', path: `${TOURER}buy`, size: PHONE, act: atTheDoor },
-  {
-    name: 'tray-phone',
-    path: `${TOURER}strip&tray=pedal.left`,
-    size: PHONE,
-    act: scrollTo('Pedal, two rows on a sleeve, left'),
-  },
-  { name: 'bearing-phone', path: `${STAFF}overhaul&tray=headset`, size: PHONE, act: scrollTo('Headset') },
+  { name: 'tray-phone', path: `${STAFF}strip&tray=hub.front`, size: PHONE },
+  { name: 'bearing-phone', path: `${STAFF}overhaul&tray=headset`, size: PHONE },
 ];
 
 await packages();

@@ -96,6 +96,13 @@ export function forbidden(bicycle: Bicycle, today: string): string[] {
   for (const row of lastOfEach(bicycle.alignments, ({ line, place }) => `${line} ${place}`))
     never(`out of line: ${row.line}`, row.result === 'off');
   never('a damaged battery', bicycle.kind.electric && bicycle.electricDrive.battery === 'damaged');
+  for (const piece of ['cockpit', 'cables', 'tape-or-grips']) never(`off: ${piece}`, bicycle.tookOff[piece] === true);
+  const slippery = ['grease', 'anti-seize', 'oil'];
+  const isCarbon = bicycle.kind.postMaterial === 'carbon' || bicycle.kind.frameMaterial === 'carbon';
+  never('grease on a carbon post', isCarbon && slippery.includes(bicycle.jointFills['seat-post']?.used ?? ''));
+  for (const [place, { insertedMm, minimumMm }] of Object.entries(bicycle.insertions))
+    never(`too shallow: ${place}`, insertedMm !== null && minimumMm !== null && insertedMm < minimumMm);
+  never('grease under a stem', slippery.includes(bicycle.jointFills['steerer-clamp']?.used ?? ''));
   never(
     'loose for now',
     bicycle.looseEnds.some((row) => row.closedAt === null),

@@ -17,6 +17,7 @@ import { NextOfThread } from '../workshop/StageAction';
 import { useReckon } from '../workshop/useReckon';
 import { ViewHeading } from '../workshop/ViewHeading';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
+import { HowDeep } from './HowDeep';
 import { Joints } from './Joints';
 import { Bolts } from './TorqueRound';
 
@@ -88,6 +89,9 @@ export function BuildPlace({
       )}
       {assembly && out > 0 && <BackTogether bicycle={bicycle} send={send} assembly={assembly} onAll={onAll} />}
       <Joints send={send} joints={output?.joints.filter((joint) => joint.place === place) ?? []} />
+      {(place === 'seat-post' || (place === 'stem' && bicycle.kind.stem === 'quill')) && (
+        <HowDeep bicycle={bicycle} send={send} place={place} />
+      )}
       {here.length > 0 && (
         <Section title="How tight" aside={here.length === 1 ? 'one bolt' : `${here.length} bolts`}>
           <Bolts bicycle={bicycle} send={send} bolts={bolts} of={here} />

@@ -216,7 +216,7 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
   8: toNine,
   9: toTen,
   // What lies in no tray was on, no joint was filled on record, and where the rider sits was not asked.
-  10: (old) => ({ ...old, tookOff: {}, jointFills: {}, fit: {}, barSettled: null }),
+  10: (old) => ({ ...old, tookOff: {}, jointFills: {}, fit: {}, barSettled: null, insertions: {} }),
 };
 
 /** Axles that version 4 gave to every tray. */

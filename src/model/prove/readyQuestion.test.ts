@@ -114,6 +114,38 @@ describe('what is unsafe ends in four ways only', () => {
     expect(kindsOf(after(line('a1', 'off')).ready)).toEqual(['unsafe']);
     expect(kindsOf(after(line('a1', 'off'), line('a2', 'true')).ready)).toEqual([]);
   });
+  test('what lies in no tray and was taken off keeps it in until it is on again', () => {
+    const off = (is: boolean): Command => ({ type: 'tookOff', piece: 'cockpit', place: 'bars', off: is });
+    expect(after(off(true)).ready.missing.find(({ id }) => id === 'cockpit')).toMatchObject({
+      kind: 'tray-open',
+      blocks: true,
+    });
+    expect(after(off(true), off(false)).ready.missing.map(({ id }) => id)).not.toContain('cockpit');
+  });
+  test('grease on a carbon post, or under any stem, is unsafe until something else is said', () => {
+    const fill = (joint: string, used: 'grease' | 'carbon-paste' | 'dry'): Command => ({
+      type: 'fillJoints',
+      fills: { [joint]: { used, at: AT, by: 'Ada' } },
+    });
+    const carbon: Command = { type: 'describeKind', changes: { postMaterial: 'carbon' } };
+    const unsafe = (...commands: Command[]) =>
+      after(...commands).ready.missing.flatMap(({ kind, id }) => (kind === 'unsafe' ? [id] : []));
+    expect(unsafe(carbon, fill('seat-post', 'grease'))).toEqual(['joint-seat-post']);
+    expect(unsafe(carbon, fill('seat-post', 'carbon-paste'))).toEqual([]);
+    expect(unsafe(fill('seat-post', 'grease'))).toEqual([]);
+    expect(unsafe(fill('steerer-clamp', 'grease'))).toEqual(['joint-steerer-clamp']);
+    expect(unsafe(fill('steerer-clamp', 'grease'), fill('steerer-clamp', 'dry'))).toEqual([]);
+  });
+  test('a post that does not stand as deep as its mark asks is unsafe; at the mark it is deep enough', () => {
+    const depth = (insertedMm: number): Command => ({
+      type: 'measureInsertion',
+      place: 'seat-post',
+      changes: { insertedMm, minimumMm: 70 },
+    });
+    expect(kindsOf(after(depth(60)).ready)).toEqual(['unsafe']);
+    expect(kindsOf(after(depth(70)).ready)).toEqual([]);
+    expect(kindsOf(after(depth(60), depth(82)).ready)).toEqual([]);
+  });
   test('a damaged battery is unsafe on an electric bicycle', () => {
     const battery: Command = { type: 'describeDrive', changes: { battery: 'damaged' } };
     const electric: Command = { type: 'describeKind', changes: { electric: true } };
@@ -271,6 +303,13 @@ const command = (hours: number): fc.Arbitrary<Command> => {
     fc.record({ type: fc.constant('putBack' as const), place, part, back: fc.boolean() }),
     fc.record({ type: fc.constant('leaveOff' as const), place, part, off: fc.boolean() }),
     fc.record({ type: fc.constant('markPart' as const), place, part, mark: fc.constantFrom('missing' as const, null) }),
+    fc
+      .record({ off: fc.boolean() })
+      .map((row): Command => ({ type: 'tookOff', piece: 'cables', place: 'cables.brake', ...row })),
+    fc.record({ used: fc.constantFrom('grease' as const, 'dry' as const) }).map(({ used }): Command => ({
+      type: 'fillJoints',
+      fills: { 'steerer-clamp': { used, at: moment, by: '' } },
+    })),
     fc.record({ place, closed: fc.boolean() }).map(({ place: of, closed }): Command => ({
       type: 'putLooseEnd',
       looseEnd: { id: of, place: of, label: of, at: moment, closedAt: closed ? moment : null },

@@ -3,6 +3,7 @@ import type { ProposedJob } from '@/core/decide/jobs';
 import type { LookOver } from '@/core/inspect/lookOver';
 import type { Proof } from '@/core/prove/proofs';
 import { ONLY_ON, type OnlyOn } from '../rebuild/onlyOn';
+import { judgeDepth } from '@/core/rebuild/insertion';
 import { slippingClamps } from '@/core/rebuild/slips';
 import { proofTroubles } from '@/core/prove/proofTroubles';
 import { boltTroubles, lastChanges, type BoltTrouble } from '@/core/prove/boltTroubles';
@@ -168,7 +169,7 @@ const PLACE_OF_CLAMP: Record<string, string> = {
 };
 
 /** What is unsafe by a word of the record that no look-over brings: a recall, a crash, a battery. */
-function dangersOf({ recalls, alignments, electricDrive, kind, jointFills }: Bicycle): Rows<'findings'> {
+function dangersOf({ recalls, alignments, electricDrive, kind, jointFills, insertions }: Bicycle): Rows<'findings'> {
   const unsafe = { state: 'unsafe' as const, safety: true, again: false };
   const lastOf = new Map(alignments.map((row) => [`${row.line} ${row.place}`, row]));
   const last = new Map(recalls.map((row) => [`${row.of} ${row.place}`, row]));
@@ -195,6 +196,14 @@ function dangersOf({ recalls, alignments, electricDrive, kind, jointFills }: Bic
       place: PLACE_OF_CLAMP[id] ?? 'frame',
       ...unsafe,
     })),
+    ...Object.entries(insertions)
+      .filter(([, depth]) => judgeDepth(depth)?.deepEnough === false)
+      .map(([place]) => ({
+        id: `depth-${place}`.slice(0, 64),
+        label: `${placeLabel(place)}: not as deep as its mark asks`,
+        place,
+        ...unsafe,
+      })),
     ...(kind.electric && electricDrive.battery === 'damaged'
       ? [{ id: 'battery', label: 'A damaged battery', place: 'frame', ...unsafe }]
       : []),

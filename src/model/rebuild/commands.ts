@@ -3,7 +3,17 @@ import { own } from '@/core/own';
 import { defineCommand, put, remove, setOrDrop, work } from '../command';
 import { id } from '../fields';
 import { fieldNames, figure } from '../phrases';
-import { fastener, FIT_MEASURES, fitOf, jointFill, looseEnd, signature, USUAL_FASTENER, type Fastener } from './part';
+import {
+  fastener,
+  FIT_MEASURES,
+  fitOf,
+  insertion,
+  jointFill,
+  looseEnd,
+  signature,
+  USUAL_FASTENER,
+  type Fastener,
+} from './part';
 
 /** A fastener with other properties; one that is the usual throughout is none. */
 function choose(fasteners: Record<string, Fastener>, bolt: string, changes: Partial<Fastener>): void {
@@ -62,6 +72,15 @@ export const commands = [
       setOrDrop(bicycle.fit, measure, next.beforeMm === null && next.givenMm === null ? null : next);
     },
     words: ({ measure }) => `fit: ${measure.replace('-', ' ')}`,
+  }),
+  defineCommand({
+    type: 'measureInsertion',
+    schema: { place: id, changes: z.partial(insertion) },
+    apply(bicycle, { place, changes }) {
+      const next = { insertedMm: null, minimumMm: null, ...own(bicycle.insertions, place), ...changes };
+      setOrDrop(bicycle.insertions, place, next.insertedMm === null && next.minimumMm === null ? null : next);
+    },
+    words: ({ place }) => `how deep it stands: ${place.replaceAll('-', ' ')}`,
   }),
   defineCommand({
     type: 'settleBar',

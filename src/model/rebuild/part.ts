@@ -23,6 +23,11 @@ export type Signature = z.output<typeof signature>;
 export const jointFill = z.strictObject({ used: z.enum(COMPOUNDS), at, by: z._default(person, '') });
 export type JointFill = z.output<typeof jointFill>;
 
+/** How deep a post or a quill stands, and what its mark asks for. */
+const depthMm = z.nullable(z.number().check(z.gt(0), z.lte(500)));
+export const insertion = z.strictObject({ insertedMm: depthMm, minimumMm: depthMm });
+export type Insertion = z.output<typeof insertion>;
+
 /** What tells how a rider sits: the saddle over the crank, behind it, from saddle to bar, and the bar over the ground. */
 export const FIT_MEASURES = ['saddle-height', 'saddle-setback', 'reach', 'bar-height'] as const;
 export type FitMeasure = (typeof FIT_MEASURES)[number];
@@ -74,6 +79,8 @@ export const part = {
   /** Where the rider sits, by measure; and whether the height of the bar is settled. */
   fit: fields(z.record(id, fitOf)),
   barSettled: value(z.nullable(z.boolean())),
+  /** Post and quill, by place. */
+  insertions: fields(z.record(id, insertion)),
 };
 
 export const fresh = (): Held<typeof part> => ({
@@ -84,4 +91,5 @@ export const fresh = (): Held<typeof part> => ({
   jointFills: {},
   fit: {},
   barSettled: null,
+  insertions: {},
 });
