@@ -2,6 +2,7 @@ import { rebuildBolts } from './bolts';
 import { rebuildCompound } from './compound';
 import { rebuildJoints } from './jointsOf';
 import { rebuildOrder } from './order';
+import { rebuildPrepare } from './prepare';
 import { rebuildPreload } from './preload';
 import { rebuildSteererCut } from './steererCut';
 
@@ -11,6 +12,7 @@ export const calculators = [
   rebuildOrder,
   rebuildCompound,
   rebuildJoints,
+  rebuildPrepare,
   rebuildSteererCut,
   rebuildPreload,
 ] as const;

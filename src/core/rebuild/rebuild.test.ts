@@ -8,6 +8,7 @@ import { compoundRows } from './data/compounds';
 import { JOINTS } from './joints';
 import { buildOrder, piecesOf, rebuildOrder, type BuildOrderInput, type OnBicycle } from './order';
 import { rebuildPreload } from './preload';
+import { rebuildPrepare } from './prepare';
 import { rebuildSteererCut } from './steererCut';
 
 const kind = (changes: Partial<BicycleKind> = {}) => bicycleKind.parse(changes);
@@ -219,6 +220,29 @@ describe('what goes between', () => {
               used.add(compoundRows.findIndex((row) => row.compound === compound && row.why === reasons[0]));
             }
     expect([...used].sort((x, y) => x - y)).toEqual(compoundRows.map((_, i) => i));
+  });
+});
+
+describe('before parts go in', () => {
+  const of = (changes: Partial<BicycleKind>) => {
+    const said = answer(rebuildPrepare, { kind: changes });
+    if (!said.ok) throw new Error(JSON.stringify(said));
+    return said.output.preparations;
+  };
+  test('every step says where it stops; what cuts is for a qualified hand', () => {
+    for (const step of of({ brakes: 'disc', stem: 'threadless' })) {
+      expect(step.stop.length).toBeGreaterThan(15);
+      if (/^Face/.test(step.title)) expect(step.qualified).toBe(true);
+    }
+  });
+  test('mounts are faced where there is a disc; a threadless steerer has no thread to chase', () => {
+    const places = (changes: Partial<BicycleKind>) =>
+      of(changes)
+        .map(({ place, title }) => `${place} ${title}`)
+        .join('; ');
+    expect(places({ brakes: 'disc' })).toContain('brake.front Face the mounts');
+    expect(places({ brakes: 'caliper' })).not.toContain('brake.front');
+    expect(places({ stem: 'threadless' })).not.toContain('Chase the thread of the steerer');
   });
 });
 

@@ -17,6 +17,7 @@ import { NextOfThread } from '../workshop/StageAction';
 import { useReckon } from '../workshop/useReckon';
 import { ViewHeading } from '../workshop/ViewHeading';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
+import { BeforeParts } from './BeforeParts';
 import { HowDeep } from './HowDeep';
 import { Joints } from './Joints';
 import { Bolts } from './TorqueRound';
@@ -87,6 +88,9 @@ export function BuildPlace({
           <b>Not yet.</b> {waits.why}
         </Box>
       )}
+      <Box sx={{ mb: 2 }}>
+        <BeforeParts bicycle={bicycle} place={place} />
+      </Box>
       {assembly && out > 0 && <BackTogether bicycle={bicycle} send={send} assembly={assembly} onAll={onAll} />}
       <Joints send={send} joints={output?.joints.filter((joint) => joint.place === place) ?? []} />
       {(place === 'seat-post' || (place === 'stem' && bicycle.kind.stem === 'quill')) && (

@@ -11,6 +11,11 @@ import { stateColour, StateMark } from '@/ui/StateMark';
 import { useHand } from '../workshop/useHand';
 import type { StageProps } from '../workshop/WorkshopProvider';
 
+const NEVER_WORDS: Record<string, string> = {
+  'threadlock-medium': 'threadlock',
+  'threadlock-high': 'threadlock of high strength',
+};
+
 /** What goes between at the joints of a place: planned by the table, confirmed by one tap, and only what differs is entered. */
 export function Joints({ send, joints }: Pick<StageProps, 'send'> & { joints: JointHere[] }) {
   const { name: by } = useHand();
@@ -45,7 +50,7 @@ export function Joints({ send, joints }: Pick<StageProps, 'send'> & { joints: Jo
               </Box>
               {planned.never.length > 0 && (
                 <Box sx={{ fontSize: '0.92rem', fontWeight: 620 }}>
-                  Never {planned.never.map((each) => each.replaceAll('-', ' ')).join(', ')}.
+                  Never {planned.never.map((each) => NEVER_WORDS[each] ?? each).join(', ')}.
                 </Box>
               )}
               {verdict === 'never' && (
