@@ -1,4 +1,5 @@
 'use client';
+import { useDeferredValue } from 'react';
 import { boltsInput } from '@/model/rebuild/questions';
 import type { StageViewProps } from '../workshop/declared';
 import { useReckon } from '../workshop/useReckon';
@@ -17,6 +18,8 @@ export function Rebuild({ bicycle, send, lookOver, place, onPlace: go }: StageVi
   const trays = useTrays(bicycle);
   const { output } = useReckon('rebuild.bolts', boltsInput(bicycle, useSettings()));
   const bolts = output?.bolts ?? null;
+  // Thirty bolts are drawn after what goes on now, a few at a time.
+  const round = useDeferredValue(bolts, null);
   const { output: order } = useBuildOrder(bicycle, bolts, lookOver);
   if (place !== null) {
     const at = trays?.trayOf[place] ?? place;
@@ -41,7 +44,7 @@ export function Rebuild({ bicycle, send, lookOver, place, onPlace: go }: StageVi
       ) : (
         <p role="status">Working out what goes on now…</p>
       )}
-      <TorqueRound bicycle={bicycle} send={send} bolts={bolts} />
+      <TorqueRound bicycle={bicycle} send={send} bolts={round} />
       <Rider bicycle={bicycle} send={send} />
       {bicycle.kind.stem === 'threadless' && <Steerer bicycle={bicycle} send={send} />}
     </>

@@ -1,5 +1,6 @@
 'use client';
-import { startTransition, useEffect, useId, useState } from 'react';
+import { startTransition, useEffect, useId, useMemo, useState } from 'react';
+import type { CalculatorId } from '@/core/questions';
 import type { Reckoned } from '@/worker/lanes';
 import { answerOf, askOnce, keyOf, outputOf, type Question } from './askOnce';
 
@@ -9,17 +10,15 @@ import { answerOf, askOnce, keyOf, outputOf, type Question } from './askOnce';
  */
 export function useAnswers(questions: readonly (Question | null)[]): unknown[] {
   const id = useId();
-  const keys = questions.map((question) => (question ? keyOf(question.id, question.input) : null));
+  const all = JSON.stringify(questions.map((question) => (question ? keyOf(question.id, question.input) : null)));
   const [shown, setShown] = useState<Record<number, { id: string; result: Reckoned }>>({});
-  const all = JSON.stringify(keys);
   useEffect(() => {
     let gone = false;
     (JSON.parse(all) as (string | null)[]).forEach((key, i) => {
       if (key === null) return;
       // A question that breaks or is overtaken leaves what stood there.
       askOnce(`${id}${i}`, key).then(
-        (result) =>
-          !gone && startTransition(() => setShown((was) => ({ ...was, [i]: { id: key.split(' ', 1)[0]!, result } }))),
+        (result) => !gone && startTransition(() => setShown((was) => ({ ...was, [i]: { id: idOf(key), result } }))),
         () => undefined,
       );
     });
@@ -27,9 +26,17 @@ export function useAnswers(questions: readonly (Question | null)[]): unknown[] {
       gone = true;
     };
   }, [id, all]);
-  return questions.map((question, i) => {
-    if (!question) return null;
-    const last = shown[i]?.id === question.id ? shown[i].result : null;
-    return outputOf(question.id, answerOf(keys[i]!) ?? last);
-  });
+  // The same answers are the same list, so that whoever works on from them need not do it again.
+  return useMemo(
+    () =>
+      (JSON.parse(all) as (string | null)[]).map((key, i) => {
+        if (key === null) return null;
+        const last = shown[i]?.id === idOf(key) ? shown[i].result : null;
+        return outputOf(idOf(key), answerOf(key) ?? last);
+      }),
+    [all, shown],
+  );
 }
+
+/** The calculator that a key is of. */
+const idOf = (key: string): CalculatorId => key.split(' ', 1)[0] as CalculatorId;

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useState } from 'react';
+import { startTransition, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import type { Bicycle } from '@/model/record';
 import { BEADS, questionOf, useDeclared, type Bead, type Declared, type Known, type ThreadPart } from './declared';
 import { useAnswers } from './useAnswers';
@@ -44,15 +44,27 @@ export function useThread(bicycle: Bicycle, place: string | null, known: Known):
     let left = false;
     if (place !== null)
       void partsOf(declared).then(
-        (loaded) => !left && setParts(loaded),
+        (loaded) => !left && startTransition(() => setParts(loaded)),
         () => undefined,
       );
     return () => {
       left = true;
     };
   }, [declared, place]);
-  const around = { settings: known.settings, today };
-  const answers = useAnswers(place === null ? [] : parts.map(({ asks }) => questionOf(asks, bicycle, around)));
-  if (place === null) return [];
-  return threadOf(parts, answers, bicycle, { ...known, place });
+  // A tap draws what it is of first, and the thread once that stands.
+  const at = useDeferredValue(place);
+  const shown = useDeferredValue(bicycle);
+  const { settings, lookOver, trays } = known;
+  const questions = useMemo(
+    () => (at === null ? [] : parts.map(({ asks }) => questionOf(asks, shown, { settings, today }))),
+    [at, parts, shown, settings, today],
+  );
+  const answers = useAnswers(questions);
+  const beads = useMemo(
+    () => (at === null ? [] : threadOf(parts, answers, shown, { settings, lookOver, trays, place: at })),
+    [at, parts, answers, shown, settings, lookOver, trays],
+  );
+  return at === place ? beads : NONE;
 }
+
+const NONE: Bead[] = [];
