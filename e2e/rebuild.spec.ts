@@ -84,6 +84,8 @@ test('the wrench clicks at its figure when it is pulled slowly, and past it when
   await page.waitForTimeout(1600);
   await page.mouse.up();
   await expect(page.getByText(/signed: \d+(\.\d)? N·m, within/)).toBeVisible();
+  await page.getByRole('button', { name: /^Only checked/ }).click();
+  await expect(page.getByRole('button', { name: /^Only checked/ })).toHaveAttribute('aria-pressed', 'true');
   await pull.click();
   const set = Number(/set to ([\d.]+)/.exec((await pull.getAttribute('aria-label'))!)![1]);
   const clicked = page.getByText(/Clicked: .* N·m, pulled fast/);

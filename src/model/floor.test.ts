@@ -33,7 +33,7 @@ describe('the floor', () => {
     bike('work', 'Blue tourer', bought),
     bike('waits', 'Waiting mixte', {
       ...bought,
-      deliveries: [{ id: 'd', label: 'cones', dueOn: null, arrivedAt: null }],
+      deliveries: [{ id: 'd', label: 'cones', dueOn: null, arrivedAt: null, place: null }],
     }),
     bike('loose', 'Loose roadster', {
       ...bought,

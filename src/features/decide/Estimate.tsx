@@ -22,6 +22,7 @@ import { saveFile } from '@/ui/saveFile';
 import { Section } from '@/ui/Section';
 import { TextInput } from '@/ui/TextInput';
 import { useToday } from '../workshop/useToday';
+import { FoundLoose } from './FoundLoose';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { asJob } from '@/model/decide/decided';
 
@@ -202,6 +203,7 @@ export function Estimate({
             </Box>
           );
         })}
+        <FoundLoose bicycle={bicycle} />
         <Box sx={{ mt: 3, fontSize: '1.1rem' }}>
           {lines.some((line) => line.need === 'needed') ? (
             <>

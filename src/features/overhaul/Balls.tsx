@@ -29,10 +29,11 @@ const OUT_AND_HOLDS = ['out', 'holds'] as const;
 /** What to order, with what the drawer holds and what is left of a bag. */
 function BallOrder({
   send,
+  place,
   fractionIn,
   packSize,
   needed,
-}: Pick<StageProps, 'send'> & { fractionIn: string; packSize: number; needed: number }) {
+}: Pick<StageProps, 'send'> & { place: string; fractionIn: string; packSize: number; needed: number }) {
   const stock = useWorkshopState((state) => state.stock);
   const inDrawer = ballsInDrawer(fractionIn, stock);
   const { packs, left } = ballOrder(needed, packSize, inDrawer);
@@ -49,7 +50,9 @@ function BallOrder({
         <Button
           variant="outlined"
           color="inherit"
-          onClick={() => send({ type: 'putDelivery', delivery: { id: newId(), label, dueOn: null, arrivedAt: null } })}
+          onClick={() =>
+            send({ type: 'putDelivery', delivery: { id: newId(), label, dueOn: null, arrivedAt: null, place } })
+          }
         >
           Ordered
         </Button>
@@ -180,7 +183,14 @@ export function Balls({
             ? { fractionIn: ball.nominal.fractionIn, usualPack: ball.usualPack }
             : null,
         ).map(({ fractionIn, usualPack, needed }) => (
-          <BallOrder key={fractionIn} send={send} fractionIn={fractionIn} packSize={usualPack} needed={needed} />
+          <BallOrder
+            place={bench.place}
+            key={fractionIn}
+            send={send}
+            fractionIn={fractionIn}
+            packSize={usualPack}
+            needed={needed}
+          />
         ))}
       <Box sx={{ mt: 2, display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'start' }}>
         <ReadingField

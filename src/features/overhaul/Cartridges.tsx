@@ -177,7 +177,13 @@ export function Cartridges({
               onClick={() =>
                 send({
                   type: 'putDelivery',
-                  delivery: { id: newId(), label: `${buy} × cartridge bearing ${code}`, dueOn: null, arrivedAt: null },
+                  delivery: {
+                    id: newId(),
+                    label: `${buy} × cartridge bearing ${code}`,
+                    dueOn: null,
+                    arrivedAt: null,
+                    place: bearing.place,
+                  },
                 })
               }
             >

@@ -6,6 +6,7 @@ import type { Bicycle } from '@/model/record';
 import { boltsInput, signedBolts } from '@/model/rebuild/questions';
 import { ReadingField } from '@/ui/ReadingField';
 import { signBolt } from '../prove/signing';
+import { InTheRound } from './InTheRound';
 import { WrenchPull } from './WrenchPull';
 import { defineBench, NO_STEP, type BenchStep, type StepProps } from '../workshop/declared';
 import { useHand } from '../workshop/useHand';
@@ -45,9 +46,10 @@ export function torqueSteps(bicycle: Bicycle, bolts: Bolt[]): BenchStep[] {
 }
 
 /** The wrench's figure, or a feel that held. Its hold is told above the key: pressing it says that it was tried. */
-function AskTorque({ send, step, answer }: StepProps<{ bolts: Bolt[] }>) {
+function AskTorque({ bicycle, send, step, answer }: StepProps<{ bolts: Bolt[] }>) {
   const { name } = useHand();
   const bolt = answer.bolts.find((each) => each.id === step.id);
+  const signature = bicycle.signatures.findLast((row) => row.bolt === step.id);
   const sign = (valueNm: number | null) => send(signBolt(step.id, valueNm, name, valueNm === null));
   return (
     <Box sx={{ display: 'flex', gap: 2, alignItems: 'start', flexWrap: 'wrap' }}>
@@ -77,6 +79,7 @@ function AskTorque({ send, step, answer }: StepProps<{ bolts: Bolt[] }>) {
       <Button variant="outlined" size="large" onClick={() => sign(null)} sx={{ minHeight: 60 }}>
         By feel, and it holds
       </Button>
+      {bolt && signature && <InTheRound send={send} bolt={bolt} row={signature} />}
       {bolt && <WrenchPull bolt={bolt} onClicked={sign} />}
     </Box>
   );

@@ -1,4 +1,6 @@
+import { parseISO } from 'date-fns';
 import { newBicycle } from '../fresh';
+import { localDay } from '../localDay';
 import type { Bicycle } from '../record';
 import { newTray } from '../strip/fresh';
 import type { Ago } from './ago';
@@ -60,6 +62,9 @@ export function slipway(ago: Ago): Bicycle {
     },
   ];
   bicycle.jobs = KEPT;
+  bicycle.deliveries = [
+    { id: 'd1', label: 'Rear tyre 32-622', dueOn: localDay(parseISO(ago(-48))), arrivedAt: null, place: 'tyre.rear' },
+  ];
   bicycle.tookOff = { cables: true, 'tape-or-grips': true };
   bicycle.looseEnds = [{ id: 'loose1', place: 'bars', label: 'Handlebar', at: ago(5), closedAt: null }];
   bicycle.jointFills = { 'bar-clamp': { used: 'grease', at: ago(5), by: MECHANIC } };

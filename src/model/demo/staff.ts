@@ -177,7 +177,13 @@ export function staff(ago: Ago): Bicycle {
     { id: 'm2', stage: 'strip', minutes: 40, at: ago(2), place: 'hub.front' },
   ];
   bicycle.deliveries = [
-    { id: 'd1', label: 'cotter pins 9.5 mm', dueOn: localDay(parseISO(ago(-72))), arrivedAt: null },
+    {
+      id: 'd1',
+      label: 'cotter pins 9.5 mm',
+      dueOn: localDay(parseISO(ago(-72))),
+      arrivedAt: null,
+      place: 'crank.left',
+    },
   ];
   bicycle.notes = [
     {

@@ -54,7 +54,8 @@ export function orderInput(
   const missing: NonNullable<BuildOrderInput['missing']> = [];
   for (const { id: assembly, place } of assemblies) {
     const { out, missing: gone, inBath } = partsAway(bicycle, trayFor(bicycle, place));
-    if (gone.length > 0) missing.push({ assembly, place, why: 'not here' });
+    const isOrdered = bicycle.deliveries.some((row) => row.arrivedAt === null && row.place === place);
+    if (gone.length > 0 || (isOrdered && out.length > 0)) missing.push({ assembly, place, why: 'not here' });
     else if (inBath.length > 0) missing.push({ assembly, place, why: 'in the bath' });
     else if (out.length === 0 && isOpenBearing(bicycle, place)) missing.push({ assembly, place, why: 'open' });
     else if (out.length === 0) together.push({ assembly, place });

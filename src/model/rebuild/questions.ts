@@ -47,6 +47,12 @@ export function jointsInput(
   };
 }
 
+/** The bolts that a round found loose, whoever tightened them since. */
+export function foundLoose({ signatures }: Pick<Bicycle, 'signatures'>, bolts: readonly Bolt[]): Bolt[] {
+  const loose = new Set(signatures.flatMap((row) => (row.foundLoose ? [row.bolt] : [])));
+  return bolts.filter(({ id }) => loose.has(id));
+}
+
 /** Each bolt's last signature, judged against its band. */
 export function signedBolts(bicycle: Bicycle, bolts: Bolt[]) {
   const last = new Map(bicycle.signatures.map((row) => [row.bolt, row]));

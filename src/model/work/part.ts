@@ -32,6 +32,8 @@ export const delivery = z.strictObject({
   label,
   dueOn: z.nullable(z.iso.date()),
   arrivedAt: z.nullable(at),
+  /** The place that waits for it; null where it is of the bicycle as a whole. */
+  place: z._default(z.nullable(id), null),
 });
 
 /** What the bench can take a person through, one step at a time. */
