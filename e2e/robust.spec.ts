@@ -76,6 +76,8 @@ test('two tabs stay in step and neither overwrites the other', async ({ context,
   const other = await context.newPage();
   await other.goto('/bike?id=green-tourer&stage=prove');
   await read(page.getByLabel('Paid for it'), '95');
+  // The list stands where it stays once the law above it is told.
+  await expect(other.getByText('Not ready', { exact: true })).toBeVisible();
   await other.getByRole('button', { name: 'Passed: Cables and hoses hold' }).click();
   await expect(other.getByText('paid €95')).toBeVisible();
   await toStage(page, 'prove');

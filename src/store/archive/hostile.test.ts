@@ -3,7 +3,7 @@ import { memoryBrowser } from '../../../tests/memoryBrowser';
 import { takeIn } from '../intake';
 import { unpack } from './read';
 
-const SECONDS = 2;
+const SECONDS = 3;
 /** `npm run bench` and a patient person ask for more of each kind. */
 const EACH = Number(process.env.PATIENT ?? 0) ? 20 : 2;
 
