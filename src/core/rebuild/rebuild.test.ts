@@ -7,6 +7,10 @@ import { buildOrderRows, type BuildOrderRow } from './data/buildOrder';
 import { compoundRows } from './data/compounds';
 import { JOINTS } from './joints';
 import { buildOrder, piecesOf, rebuildOrder, type BuildOrderInput, type OnBicycle } from './order';
+import { judgeDepth } from './insertion';
+import { rebuildJoints } from './jointsOf';
+import { slippingClamps } from './slips';
+import { metricThread } from './threads';
 import { rebuildPreload } from './preload';
 import { rebuildPrepare } from './prepare';
 import { rebuildSteererCut } from './steererCut';
@@ -243,6 +247,30 @@ describe('before parts go in', () => {
     expect(places({ brakes: 'disc' })).toContain('brake.front Face the mounts');
     expect(places({ brakes: 'caliper' })).not.toContain('brake.front');
     expect(places({ stem: 'threadless' })).not.toContain('Chase the thread of the steerer');
+  });
+});
+
+describe('small figures of the rebuild', () => {
+  test('a size tells its coarse thread, a fine one says its own; what names several tells none', () => {
+    expect(metricThread('M5')).toEqual({ majorMm: 5, pitchMm: 0.8 });
+    expect(metricThread('M8 x 1')).toEqual({ majorMm: 8, pitchMm: 1 });
+    expect([metricThread('M5 or M6'), metricThread('1 in'), metricThread(null)]).toEqual([null, null, null]);
+  });
+  test('at its mark a post is deep enough; a millimetre less is not', () => {
+    expect(judgeDepth({ insertedMm: 70, minimumMm: 70 })).toEqual({ deepEnough: true, wantingMm: 0 });
+    expect(judgeDepth({ insertedMm: 69, minimumMm: 70 })).toEqual({ deepEnough: false, wantingMm: 1 });
+    expect(judgeDepth({ insertedMm: 69, minimumMm: null })).toBeNull();
+  });
+  test('what slips by the law is never planned by the table, and names the place that it stands at', () => {
+    const carbon = kind({ postMaterial: 'carbon', barMaterial: 'carbon', steererMaterial: 'carbon' });
+    const { joints } = rebuildJoints.run(rebuildJoints.input.parse({ kind: carbon }));
+    for (const { id, place, planned } of joints) {
+      expect(slippingClamps(carbon, { [id]: { used: planned.compound } })).toEqual([]);
+      for (const slip of slippingClamps(carbon, { [id]: { used: 'grease' } })) {
+        expect([slip.place, planned.never.includes('grease')]).toEqual([place, true]);
+      }
+    }
+    expect(slippingClamps(carbon, { 'seat-post': { used: 'grease' } })).toHaveLength(1);
   });
 });
 

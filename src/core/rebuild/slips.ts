@@ -3,11 +3,11 @@ import { materialAt } from './jointMaterials';
 import type { Compound } from './joints';
 
 /** Clamps that hold the rider by friction, with what lies in them. */
-const CLAMPS: Record<string, { label: string; parts: string[] }> = {
-  'seat-post': { label: 'Seat post', parts: ['@post', '@frame'] },
-  'bar-clamp': { label: 'Handlebar', parts: ['@bar'] },
-  quill: { label: 'Quill', parts: ['@steerer'] },
-  'steerer-clamp': { label: 'Stem on its steerer', parts: ['@steerer'] },
+const CLAMPS: Record<string, { label: string; place: string; parts: string[] }> = {
+  'seat-post': { label: 'Seat post', place: 'seat-post', parts: ['@post', '@frame'] },
+  'bar-clamp': { label: 'Handlebar', place: 'bars', parts: ['@bar'] },
+  quill: { label: 'Quill', place: 'stem', parts: ['@steerer'] },
+  'steerer-clamp': { label: 'Stem on its steerer', place: 'stem', parts: ['@steerer'] },
 };
 const SLIPPERY: readonly Compound[] = ['grease', 'anti-seize', 'oil'];
 
@@ -18,12 +18,12 @@ const SLIPPERY: readonly Compound[] = ['grease', 'anti-seize', 'oil'];
 export function slippingClamps(
   kind: BicycleKind,
   fills: Readonly<Record<string, { used: Compound }>>,
-): { id: string; label: string }[] {
-  return Object.entries(CLAMPS).flatMap(([id, { label, parts }]) => {
+): { id: string; label: string; place: string }[] {
+  return Object.entries(CLAMPS).flatMap(([id, { label, place, parts }]) => {
     const used = Object.hasOwn(fills, id) ? fills[id]!.used : null;
     if (used === null || !SLIPPERY.includes(used)) return [];
     const isCarbon = parts.some((part) => materialAt(part, kind) === 'carbon');
     if (!isCarbon && id !== 'steerer-clamp') return [];
-    return [{ id, label: `${label}: ${used} where it is held by friction` }];
+    return [{ id, place, label: `${label}: ${used} where it is held by friction` }];
   });
 }

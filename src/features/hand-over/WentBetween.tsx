@@ -4,14 +4,8 @@ import type { ComponentType, ReactNode } from 'react';
 import { COMPOUND_WORDS } from '@/core/rebuild/joints';
 import type { JointHere } from '@/core/rebuild/jointsOf';
 import type { Bicycle } from '@/model/record';
-import { FIT_MEASURES, type FitMeasure } from '@/model/rebuild/part';
-
-const MEASURES: Record<FitMeasure, string> = {
-  'saddle-height': 'saddle height',
-  'saddle-setback': 'saddle behind the crank',
-  reach: 'saddle to bar',
-  'bar-height': 'bar over the ground',
-};
+import { FIT_WORDS } from '@/model/rebuild/fitWords';
+import { FIT_MEASURES } from '@/model/rebuild/part';
 
 /** What went between, and where the rider was given to sit. Nothing is told that nobody said. */
 export function WentBetween({
@@ -26,7 +20,7 @@ export function WentBetween({
   const said = joints.filter(({ used }) => used !== null);
   const given = FIT_MEASURES.flatMap((measure) => {
     const mm = bicycle.fit[measure]?.givenMm ?? null;
-    return mm === null ? [] : [`${MEASURES[measure]} ${mm} mm`];
+    return mm === null ? [] : [`${FIT_WORDS[measure].label.toLowerCase()} ${mm} mm`];
   });
   if (said.length === 0 && given.length === 0) return null;
   return (

@@ -13,8 +13,7 @@ import { ReadingField } from '@/ui/ReadingField';
 import { stateColour, StateMark } from '@/ui/StateMark';
 import { signBolt } from '../prove/signing';
 import { useHand } from '../workshop/useHand';
-import { type StageProps } from '../workshop/WorkshopProvider';
-
+import type { StageProps } from '../workshop/WorkshopProvider';
 import { InTheRound } from './InTheRound';
 import { OwnFigure } from './OwnFigure';
 

@@ -1,21 +1,13 @@
 'use client';
 import Box from '@mui/material/Box';
 import { Fragment } from 'react';
-import { FIT_MEASURES, type FitMeasure } from '@/model/rebuild/part';
+import { FIT_WORDS } from '@/model/rebuild/fitWords';
+import { FIT_MEASURES } from '@/model/rebuild/part';
 import { Choices } from '@/ui/Choices';
 import { ReadingField } from '@/ui/ReadingField';
 import { Section } from '@/ui/Section';
 import type { StageProps } from '../workshop/WorkshopProvider';
 
-const WORDS: Record<FitMeasure, { label: string; how: string }> = {
-  'saddle-height': { label: 'Saddle height', how: 'from the middle of the crank to the top of the saddle' },
-  'saddle-setback': {
-    label: 'Saddle behind the crank',
-    how: 'its nose, by a plumb line; less than nothing where it is in front',
-  },
-  reach: { label: 'Saddle to bar', how: 'from the nose to the middle of the bar' },
-  'bar-height': { label: 'Bar over the ground', how: 'to its middle, beside the stem' },
-};
 const SETTLED = [
   { id: 'yes', label: 'Settled' },
   { id: 'no', label: 'Still open' },
@@ -36,7 +28,7 @@ export function Rider({ bicycle, send }: StageProps) {
         }}
       >
         {FIT_MEASURES.map((measure) => {
-          const { label, how } = WORDS[measure];
+          const { label, how } = FIT_WORDS[measure];
           const { beforeMm, givenMm } = bicycle.fit[measure] ?? { beforeMm: null, givenMm: null };
           const put = (changes: { beforeMm?: number | null; givenMm?: number | null }) =>
             send({ type: 'measureFit', measure, changes });

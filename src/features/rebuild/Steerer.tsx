@@ -1,7 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import { useState } from 'react';
-import { COMPLETE, steererStack, type StackMm } from '@/model/rebuild/steerer';
+import { isMeasured, steererStack, type StackMm } from '@/model/rebuild/steerer';
 import { Disclosure } from '@/ui/Disclosure';
 import { ReadingField } from '@/ui/ReadingField';
 import { Working } from '@/ui/Working';
@@ -21,7 +21,7 @@ const FIELDS: { id: keyof StackMm; label: string }[] = [
 /** How long the steerer has to be, and what comes off: nothing is cut before the height of the bar is settled. */
 export function Steerer({ bicycle }: StageProps) {
   const [stack, setStack] = useState<Partial<StackMm>>({});
-  const question = COMPLETE(stack) ? steererStack(stack, bicycle.kind) : null;
+  const question = isMeasured(stack) ? steererStack(stack, bicycle.kind) : null;
   const { output, errors } = useReckon('rebuild.steererCut', question);
   return (
     <Disclosure summary={<>The length of the steerer</>} wide>

@@ -161,13 +161,6 @@ function proofsOf(bicycle: Bicycle, { proofs }: Pick<Reckoned, 'proofs'>): Rows<
   });
 }
 
-const PLACE_OF_CLAMP: Record<string, string> = {
-  'seat-post': 'seat-post',
-  'bar-clamp': 'bars',
-  quill: 'stem',
-  'steerer-clamp': 'stem',
-};
-
 /** What is unsafe by a word of the record that no look-over brings: a recall, a crash, a battery. */
 function dangersOf({ recalls, alignments, electricDrive, kind, jointFills, insertions }: Bicycle): Rows<'findings'> {
   const unsafe = { state: 'unsafe' as const, safety: true, again: false };
@@ -190,10 +183,10 @@ function dangersOf({ recalls, alignments, electricDrive, kind, jointFills, inser
         place,
         ...unsafe,
       })),
-    ...slippingClamps(kind, jointFills).map(({ id, label }) => ({
+    ...slippingClamps(kind, jointFills).map(({ id, label, place }) => ({
       id: `joint-${id}`,
       label,
-      place: PLACE_OF_CLAMP[id] ?? 'frame',
+      place,
       ...unsafe,
     })),
     ...Object.entries(insertions)

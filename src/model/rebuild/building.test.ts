@@ -8,7 +8,10 @@ import { newBicycle } from '../fresh';
 import type { Bicycle } from '../record';
 import { USUAL_SETTINGS } from '../settings/usual';
 import { orderOf, partsOff, trayFor } from '../strip/trays';
+import { onlyOnRows } from '@/core/rebuild/data/buildOrder';
 import { orderInput } from './building';
+import { ONLY_ON } from './onlyOn';
+import { setNmOf } from './wrench';
 import { boltsInput, foundLoose } from './questions';
 
 const AT = '2026-11-25T10:00:00.000Z';
@@ -120,6 +123,16 @@ describe('a rebuild from the record', () => {
     expect(facts(done(made, ...signCranks(AT)))).toMatchObject({ torqued: true });
     expect(facts(done(made, { type: 'settleBar', settled: false }))).toMatchObject({ settled: false });
     expect(facts(made)).not.toHaveProperty('settled');
+  });
+
+  test('what only goes on is the same in the table and in the record', () => {
+    const told = onlyOnRows.map(({ id, place, title }) => [id, { label: title, place }]);
+    expect(Object.fromEntries(told)).toEqual(ONLY_ON);
+  });
+
+  test('a wrench is set to the middle of the band', () => {
+    expect(setNmOf({ torqueMinNm: 4, torqueMaxNm: 6 })).toBe(5);
+    expect(setNmOf({ torqueMinNm: null, torqueMaxNm: null })).toBeNull();
   });
 
   test('what the round found loose is remembered, whoever tightened it since', () => {

@@ -10,7 +10,7 @@ export type StackMm = Pick<
 const NEEDED = ['steererMm', 'headTubeMm', 'headsetStackMm', 'spacersBelowMm', 'stemClampMm'] as const;
 
 /** Whether enough was measured to say how long it has to be; no spacer above is a spacer of nothing. */
-export const COMPLETE = (stack: Partial<StackMm>): stack is Omit<StackMm, 'spacersAboveMm'> & Partial<StackMm> =>
+export const isMeasured = (stack: Partial<StackMm>): stack is Omit<StackMm, 'spacersAboveMm'> & Partial<StackMm> =>
   NEEDED.every((field) => stack[field] !== undefined);
 
 /** The question for `rebuild.steererCut`. */
