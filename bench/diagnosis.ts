@@ -1,5 +1,6 @@
 import { answer } from '@/core/calculator';
-import { inspectDiagnose, type Diagnosis } from '@/core/inspect/diagnose';
+import type { Diagnosis } from '@/core/inspect/conclude';
+import { inspectDiagnose } from '@/core/inspect/diagnose';
 import { knowledge } from '@/core/inspect/knowledge';
 import { uniformStream } from '@/core/money/streams';
 
@@ -28,24 +29,26 @@ export function drawCase(next: () => number): { fault: string; complaints: strin
   }
 }
 
-function ask(complaints: string[], results: { test: string; outcome: string }[]): Diagnosis {
-  const told = answer(inspectDiagnose, { complaints, results });
+function ask(complaints: string[], results: { test: string; outcome: string }[], blur: number): Diagnosis {
+  const told = answer(inspectDiagnose, { complaints, results, blur });
   if (!told.ok) throw new Error(JSON.stringify(told.errors));
   return told.output;
 }
 
-/** Tests until it is settled or nothing is left to test; what it names and the minutes that took. */
+/** Tests until it is settled or nothing is left that is worth its minutes; what it names and the minutes that took. */
 export function solve(
   next: () => number,
   hidden: { fault: string; complaints: string[] },
   policy: Policy,
   blur: number,
+  believed = 0,
 ): { named: string; minutes: number; settled: boolean } {
   const results: { test: string; outcome: string }[] = [];
   let minutes = 0;
   for (;;) {
-    const now = ask(hidden.complaints, results);
-    if (now.verdict !== 'keep-testing') return { named: now.faults[0]!.id, minutes, settled: now.settled };
+    const now = ask(hidden.complaints, results, believed);
+    if (now.verdict !== 'keep-testing' || (policy === 'telling' && now.enough))
+      return { named: now.faults[0]!.id, minutes, settled: now.settled };
     const test =
       policy === 'telling'
         ? now.next[0]!.test

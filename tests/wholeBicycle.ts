@@ -75,7 +75,16 @@ export function everythingSigned(kind: BicycleKind, at: string, by = 'Ada'): Com
     })),
     ...proofsFor(kind).map((proof): Command => ({
       type: 'markProof',
-      mark: { id: `proof-${proof.id}`, proof: proof.id, passed: true, how: 'by hand', at, by, accepted: null },
+      mark: {
+        id: `proof-${proof.id}`,
+        proof: proof.id,
+        passed: true,
+        how: 'by hand',
+        at,
+        by,
+        accepted: null,
+        note: '',
+      },
     })),
   ];
 }

@@ -1,5 +1,6 @@
 /** The subjects that have calculators, a line each. */
 export * as bearings from './bearings/calculators';
+export * as brakes from './brakes/calculators';
 export * as buy from './buy/calculators';
 export * as clean from './clean/calculators';
 export * as decide from './decide/calculators';

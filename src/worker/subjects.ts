@@ -5,6 +5,7 @@ type Subject = () => Promise<{ calculators: readonly unknown[] }>;
 /** Each subject's calculators come, with their tables, when the first of them is asked. */
 export const SUBJECTS: Record<string, Subject> = {
   bearings: () => import('@/core/bearings/calculators'),
+  brakes: () => import('@/core/brakes/calculators'),
   buy: () => import('@/core/buy/calculators'),
   clean: () => import('@/core/clean/calculators'),
   decide: () => import('@/core/decide/calculators'),

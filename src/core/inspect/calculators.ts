@@ -3,6 +3,7 @@ import { inspectChainWear } from './chainWear';
 import { inspectChecks } from './checks';
 import { inspectCrankPlay } from './crankPlay';
 import { inspectDiagnose } from './diagnose';
+import { inspectDiagnoseAfter } from './diagnoseAfter';
 import { inspectDisc } from './disc';
 import { inspectHanger } from './hanger';
 import { inspectKnowledge } from './knowledge';
@@ -28,6 +29,7 @@ export const calculators = [
   inspectTyreAge,
   inspectKnowledge,
   inspectDiagnose,
+  inspectDiagnoseAfter,
   inspectRemedy,
   inspectOpenComplaints,
   inspectLookOver,

@@ -1,6 +1,7 @@
 import { diagnosisTrial } from '../../../bench/diagnosis';
 import { answer } from '../calculator';
-import { inspectDiagnose, type Diagnosis } from './diagnose';
+import type { Diagnosis } from './conclude';
+import { inspectDiagnose } from './diagnose';
 import { knowledge } from './knowledge';
 import { inspectOpenComplaints } from './openComplaints';
 import { inspectRemedy } from './remedy';

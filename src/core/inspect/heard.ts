@@ -1,4 +1,5 @@
 import { grouped } from '../grouped';
+import { boltPlan } from '../rebuild/data/bolts';
 import { assemblyIdsFor } from '../strip/assembly';
 import { checkById } from './checks';
 import { doorFindings, partFindings, saidChecks, testChecks } from './data/heard';
@@ -9,7 +10,7 @@ import type { Means, SeenAs } from './seenAs';
 
 /** Where something was found out. `id` names it there: the entry, the line of the door, the test, the part, the bearing. */
 export interface Heard {
-  from: 'look-over' | 'door' | 'test' | 'tray' | 'bearing';
+  from: 'look-over' | 'door' | 'test' | 'tray' | 'bearing' | 'round';
   id: string;
   /** The complaint that a test was made for. */
   complaint: string | null;
@@ -145,6 +146,29 @@ function onTheBench({ bearings }: LookOverQuestion): Entry[] {
   }));
 }
 
+/** What the torque round found loose and tightened: one finding, by the last of its bolts. */
+function inTheRound({ loose }: LookOverQuestion): Entry[] {
+  const known = loose.flatMap((each) => {
+    const label = boltPlan.find(({ id }) => id === each.bolt)?.label;
+    return label === undefined ? [] : [{ ...each, label }];
+  });
+  const last = known.at(-1);
+  if (!last) return [];
+  const labels = [...new Set(known.map(({ label }) => label))];
+  return [
+    {
+      ...usual,
+      check: 'bolts',
+      evidence: { outcome: 'tightened' },
+      means: 'hand',
+      seenAs: 'serviced',
+      at: last.at,
+      heard: { ...nowhere, from: 'round', id: last.bolt, stage: 'rebuild', at: last.at ?? null, by: last.by ?? '' },
+      words: `Found loose in the torque round, and tightened: ${labels.join(', ')}.`,
+    },
+  ];
+}
+
 function atTheLookOver({ found }: LookOverQuestion): Entry[] {
   return found.map(({ check, evidence, seenAs, id, stage, at, by }, i): Entry => ({
     ...usual,
@@ -175,6 +199,7 @@ export function heardOf(question: LookOverQuestion): { entries: Map<string, Entr
     ...byTests(question),
     ...inTrays(question),
     ...onTheBench(question),
+    ...inTheRound(question),
     ...atTheLookOver(question),
   ];
   const moment = ({ at }: Entry) => (at === undefined ? -Infinity : Date.parse(at));

@@ -45,6 +45,10 @@ export const lookOverInput = z.strictObject({
     z.strictObject({ place: id, when: z.enum(['before', 'inside', 'after']), evidence, ...heard }),
     'what was felt and seen at the bearings on the bench',
   ),
+  loose: list(
+    z.strictObject({ bolt: id, ...heard }),
+    'bolts that the torque round found loose and tightened, oldest first',
+  ),
   chosen: named.check(z.describe('assembly by place, where one was found')),
   said: named.check(z.describe('answers of the seller, by question')),
   mended: z

@@ -2,6 +2,7 @@ import { rebuildBolts } from './bolts';
 import { rebuildCompound } from './compound';
 import { rebuildJoints } from './jointsOf';
 import { rebuildOrder } from './order';
+import { rebuildPosition } from './position';
 import { rebuildPrepare } from './prepare';
 import { rebuildPreload } from './preload';
 import { rebuildSteererCut } from './steererCut';
@@ -13,6 +14,7 @@ export const calculators = [
   rebuildCompound,
   rebuildJoints,
   rebuildPrepare,
+  rebuildPosition,
   rebuildSteererCut,
   rebuildPreload,
 ] as const;

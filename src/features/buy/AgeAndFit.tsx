@@ -39,7 +39,7 @@ function metres(mm: number): string {
 
 function FitSection({ bicycle, send }: StageProps) {
   const { size } = bicycle;
-  const [riderMm, setRider] = useState<number | null>(null);
+  const { height: riderMm = null, 'inside-leg': inseamMm } = bicycle.rider;
   const put = (changes: Partial<typeof size>) => send({ type: 'measureFrame', changes });
   const { output: fit, errors } = useReckon(
     'buy.fit',
@@ -51,6 +51,7 @@ function FitSection({ bicycle, send }: StageProps) {
           convention: size.convention,
           ...(size.standoverMm === null ? {} : { standoverMm: size.standoverMm }),
           ...(riderMm === null ? {} : { riderMm }),
+          ...(inseamMm === undefined ? {} : { inseamMm }),
         },
   );
   return (
@@ -96,8 +97,8 @@ function FitSection({ bicycle, send }: StageProps) {
           kind="number"
           unit="cm"
           value={riderMm === null ? null : riderMm / 10}
-          onCommit={(cm) => setRider(cm * 10)}
-          onClear={() => setRider(null)}
+          onCommit={(cm) => send({ type: 'measureRider', figure: 'height', mm: cm * 10 })}
+          onClear={() => send({ type: 'measureRider', figure: 'height', mm: null })}
           refuse={(cm) => (cm < 100 || cm > 230 ? '100 to 230 cm' : null)}
           width={130}
         />

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import type { Diagnosis } from '@/core/inspect/diagnose';
+import type { Diagnosis } from '@/core/inspect/conclude';
 import type { Knowledge, KnownTest } from '@/core/inspect/knowledge';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { faultJob } from '@/core/decide/faultJob';

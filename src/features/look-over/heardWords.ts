@@ -6,6 +6,7 @@ import { clockTime, dayOf } from '@/ui/format';
 const WHERE: Record<Exclude<Heard['from'], 'look-over'>, string> = {
   door: 'Found at the door',
   test: 'From a test for a complaint',
+  round: 'Found in the torque round',
   tray: 'Marked in its tray',
   bearing: 'From the bearing on the bench',
 };

@@ -7,13 +7,14 @@ import { Choices } from '@/ui/Choices';
 import { ReadingField } from '@/ui/ReadingField';
 import { Section } from '@/ui/Section';
 import type { StageProps } from '../workshop/WorkshopProvider';
+import { FromTheRider } from './FromTheRider';
 
 const SETTLED = [
   { id: 'yes', label: 'Settled' },
   { id: 'no', label: 'Still open' },
 ] as const;
 
-/** Where the rider sits: measured before the strip and given back, or given anew. Nothing is cut before the bar is settled. */
+/** Where the rider sits: measured before the strip and given back, or reckoned from the rider. Nothing is cut before the bar is settled. */
 export function Rider({ bicycle, send }: StageProps) {
   const far = (value: number) => (value < -300 || value > 1500 ? 'no rider sits there' : null);
   return (
@@ -68,6 +69,7 @@ export function Rider({ bicycle, send }: StageProps) {
           );
         })}
       </Box>
+      <FromTheRider bicycle={bicycle} send={send} />
       <Box sx={{ mt: 2 }}>
         <Choices
           label="The height of the bar"

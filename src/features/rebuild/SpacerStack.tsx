@@ -1,16 +1,27 @@
 'use client';
 import Box from '@mui/material/Box';
 import type { SteererCutInput } from '@/core/rebuild/steererCut';
+import type { Spacer } from '@/model/rebuild/part';
 
 const WIDE = 120;
 
 /** The stack on its steerer, to scale: head tube with its cups, spacers, stem, and what comes off above. */
-export function SpacerStack({ stack, cutMm }: { stack: SteererCutInput & { spacersAboveMm: number }; cutMm: number }) {
+export function SpacerStack({
+  stack,
+  spacers,
+  cutMm,
+}: {
+  stack: SteererCutInput;
+  spacers: readonly Spacer[];
+  cutMm: number;
+}) {
+  const onSide = (side: Spacer['side']) =>
+    spacers.flatMap((each) => (each.side === side ? [{ label: 'spacer', mm: each.heightMm, wide: 40 }] : []));
   const pieces = [
     { label: 'head tube and headset', mm: stack.headTubeMm + stack.headsetStackMm, wide: 52 },
-    { label: 'spacers', mm: stack.spacersBelowMm, wide: 40 },
+    ...onSide('below'),
     { label: 'stem', mm: stack.stemClampMm, wide: 60 },
-    { label: 'spacers', mm: stack.spacersAboveMm, wide: 40 },
+    ...onSide('above'),
   ].filter(({ mm }) => mm > 0);
   const stackMm = pieces.reduce((sum, { mm }) => sum + mm, 0);
   const tall = Math.max(stackMm, stack.steererMm) + 12;
@@ -46,9 +57,11 @@ export function SpacerStack({ stack, cutMm }: { stack: SteererCutInput & { space
               stroke="var(--mui-palette-sheet-line)"
               strokeWidth={1.4}
             />
-            <text x={44} y={y + mm / 2 + 3.5} fontSize={10} fill="var(--mui-palette-text-secondary)">
-              {label}, {mm} mm
-            </text>
+            {mm >= 8 && (
+              <text x={44} y={y + mm / 2 + 3.5} fontSize={10} fill="var(--mui-palette-text-secondary)">
+                {label}, {mm} mm
+              </text>
+            )}
           </g>
         );
       })}

@@ -1,44 +1,38 @@
 'use client';
 import Box from '@mui/material/Box';
-import { useState } from 'react';
-import { isMeasured, steererStack, type StackMm } from '@/model/rebuild/steerer';
+import { STACK_WORDS } from '@/model/rebuild/fitWords';
+import { STACK_PARTS } from '@/model/rebuild/part';
+import { steererStack } from '@/model/rebuild/steerer';
 import { Disclosure } from '@/ui/Disclosure';
 import { ReadingField } from '@/ui/ReadingField';
 import { Working } from '@/ui/Working';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
+import { Spacers } from './Spacers';
 import { SpacerStack } from './SpacerStack';
 
-const FIELDS: { id: keyof StackMm; label: string }[] = [
-  { id: 'steererMm', label: 'Steerer' },
-  { id: 'headTubeMm', label: 'Head tube' },
-  { id: 'headsetStackMm', label: 'Headset adds' },
-  { id: 'spacersBelowMm', label: 'Spacers below' },
-  { id: 'stemClampMm', label: 'Clamp of the stem' },
-  { id: 'spacersAboveMm', label: 'Spacers above' },
-];
-
 /** How long the steerer has to be, and what comes off: nothing is cut before the height of the bar is settled. */
-export function Steerer({ bicycle }: StageProps) {
-  const [stack, setStack] = useState<Partial<StackMm>>({});
-  const question = isMeasured(stack) ? steererStack(stack, bicycle.kind) : null;
+export function Steerer({ bicycle, send }: StageProps) {
+  const question = steererStack(bicycle);
   const { output, errors } = useReckon('rebuild.steererCut', question);
   return (
     <Disclosure summary={<>The length of the steerer</>} wide>
       <Box data-readings sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', py: 1.5 }}>
-        {FIELDS.map(({ id, label }) => (
+        {STACK_PARTS.map((part) => (
           <ReadingField
-            key={id}
-            label={label}
+            key={part}
+            label={STACK_WORDS[part]}
             kind="number"
             unit="mm"
             width={150}
-            value={stack[id] ?? null}
-            onCommit={(value) => setStack({ ...stack, [id]: value })}
+            value={bicycle.stack[part] ?? null}
+            onCommit={(mm) => send({ type: 'measureStack', part, mm })}
+            onClear={() => send({ type: 'measureStack', part, mm: null })}
             refuse={(value) => (value < 0 || value > 600 ? 'no steerer has that' : null)}
           />
         ))}
       </Box>
+      <Spacers bicycle={bicycle} send={send} />
       {errors.map((error) => (
         <Box key={error.path} role="alert" sx={{ color: 'error.main' }}>
           {error.message}
@@ -46,7 +40,7 @@ export function Steerer({ bicycle }: StageProps) {
       ))}
       {output && question && (
         <>
-          <SpacerStack stack={question} cutMm={output.cutMm} />
+          <SpacerStack stack={question} spacers={bicycle.spacers} cutMm={output.cutMm} />
           <Box sx={{ fontSize: '1.3rem', fontWeight: 660, my: 1 }}>{output.reasons[0]}</Box>
           {bicycle.barSettled !== true && (
             <Box role="note" sx={{ fontWeight: 620 }}>

@@ -55,6 +55,9 @@ export function lookOverInput(bicycle: Bicycle, settings: WorkshopSettings, toda
       })),
     ),
     bearings: bicycle.bearings.flatMap((bearing) => onTheBench(bicycle, bearing)),
+    loose: bicycle.signatures.flatMap(({ bolt, foundLoose, at, by }) =>
+      foundLoose ? [{ bolt, at, ...(by && { by }) }] : [],
+    ),
     chosen: chosenAssemblies(bicycle),
     said: saidBySeller(bicycle),
     mended: lastMended(bicycle),

@@ -217,6 +217,18 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
   9: toTen,
   // What lies in no tray was on, no joint was filled on record, and where the rider sits was not asked.
   10: (old) => ({ ...old, tookOff: {}, jointFills: {}, fit: {}, barSettled: null, insertions: {} }),
+  // The stack on the steerer was drawn and not kept; of a proof it was kept whether it passed, and nothing that was read.
+  11: (old) => ({
+    ...old,
+    rider: {},
+    stack: {},
+    spacers: [],
+    proofReadings: [],
+    stops: [],
+    shifts: {},
+    secondLooks: [],
+    signed: [],
+  }),
 };
 
 /** Axles that version 4 gave to every tray. */

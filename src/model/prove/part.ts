@@ -1,7 +1,8 @@
 import * as z from 'zod/mini';
+import { measuredStop } from '@/core/brakes/measuredStop';
 import { WAYS_OUT } from '../purposes';
 import { at, type Held, id, inWriting, person, text } from '../fields';
-import { rows } from '../leaf';
+import { fields, rows } from '../leaf';
 
 export const proofMark = z.strictObject({
   id,
@@ -12,6 +13,8 @@ export const proofMark = z.strictObject({
   by: z._default(person, ''),
   /** A noise or a slow gear that is known, not unsafe, and accepted in writing. */
   accepted: z._default(z.nullable(inWriting), null),
+  /** What whoever tried it wrote beside it. */
+  note: z._default(text, ''),
 });
 export type ProofMark = z.output<typeof proofMark>;
 
@@ -50,6 +53,61 @@ export type WorkedOn = z.output<typeof workedOn>;
 /** The two-minute list, gone through again. */
 export const recheck = z.strictObject({ id, at, by: person });
 
+/** What was read for a proof: how long a wheel spins, how far a lever travels, the pressure of a tyre. */
+export const proofReading = z.strictObject({
+  id,
+  reading: id,
+  when: z.enum(['before', 'after']),
+  value: z.number().check(z.gte(0), z.lte(10_000)),
+  at,
+  by: person,
+});
+export type ProofReading = z.output<typeof proofReading>;
+
+/** A stop that was measured: from a speed, over a distance. Evidence, and never asked for. */
+export const stop = z.strictObject({ id, ...measuredStop.shape, at, by: person });
+export type Stop = z.output<typeof stop>;
+
+export const SHIFT_SAID = ['crisp', 'slow', 'noisy', 'fails'] as const;
+/** How one gear took under load: by ring, cog and the way that it was reached. */
+export const shift = z.strictObject({ said: z.enum(SHIFT_SAID), at, by: person });
+export type Shift = z.output<typeof shift>;
+
+export const SECOND_LOOKS = ['ten-minutes', 'fifty-km'] as const;
+/** The look after ten minutes of riding, and the one after fifty kilometres: when it is due, and when it was done. */
+export const secondLook = z.strictObject({
+  id,
+  of: z.enum(SECOND_LOOKS),
+  dueOn: z.iso.date(),
+  doneAt: z.nullable(at),
+  by: person,
+  words: text,
+  at,
+});
+export type SecondLook = z.output<typeof secondLook>;
+
+/**
+ * The proof as a person signed it: every line of it in words, what was left and accepted, and a sum over all of that. What
+ * the record says later is held against these lines.
+ */
+export const signedProof = z.strictObject({
+  id,
+  at,
+  by: person,
+  way: z.enum(WAYS_OUT),
+  /** What was left as it is. */
+  left: text,
+  /** Who took in writing what is known, where something was. */
+  accepted: z.nullable(inWriting),
+  /** What a qualified person decided, and who. */
+  qualified: text,
+  lines: z
+    .array(z.strictObject({ id: z.string().check(z.maxLength(120)), words: z.string().check(z.maxLength(600)) }))
+    .check(z.maxLength(1000)),
+  sum: z.string().check(z.regex(/^[0-9a-f]{64}$/)),
+});
+export type SignedProof = z.output<typeof signedProof>;
+
 /** How a bicycle went out: ready, as it is, or for its parts. */
 export const wayOut = z.strictObject({
   id,
@@ -79,6 +137,11 @@ export const part = {
   }),
   rechecks: rows(z.array(recheck), { most: 1000, words: 'two-minute lists', where: 'Prove' }),
   waysOut: rows(z.array(wayOut), { most: 500, words: 'ways out', where: 'Hand over' }),
+  proofReadings: rows(z.array(proofReading), { most: 3000, words: 'readings', where: 'Prove', order: 'at' }),
+  stops: rows(z.array(stop), { most: 500, words: 'stops', where: 'Prove', order: 'at' }),
+  shifts: fields(z.record(id, shift), { words: 'how a gear took' }),
+  secondLooks: rows(z.array(secondLook), { most: 200, words: 'second looks', where: 'Prove', order: 'at' }),
+  signed: rows(z.array(signedProof), { most: 50, words: 'signed proofs', where: 'Prove', order: 'at' }),
 };
 
 export const fresh = (): Held<typeof part> => ({
@@ -88,4 +151,9 @@ export const fresh = (): Held<typeof part> => ({
   worked: [],
   rechecks: [],
   waysOut: [],
+  proofReadings: [],
+  stops: [],
+  shifts: {},
+  secondLooks: [],
+  signed: [],
 });

@@ -336,7 +336,7 @@ const command = (hours: number): fc.Arbitrary<Command> => {
     fc.record({ type: fc.constant('unsignBolt' as const), signature: bolt.map((id) => `sign-${id}`) }),
     fc.record({ proof, by, passed: fc.boolean(), accepted: fc.constantFrom(null, said) }).map((row): Command => ({
       type: 'markProof',
-      mark: { ...row, id: `${row.proof}-${hours}`, how: '', at: moment },
+      mark: { ...row, id: `${row.proof}-${hours}`, how: '', note: '', at: moment },
     })),
     fc.record({ type: fc.constant('unmarkProof' as const), mark: proof.map((id) => `proof-${id}`) }),
     fc

@@ -10,7 +10,11 @@ import {
   insertion,
   jointFill,
   looseEnd,
+  part,
+  RIDER_FIGURES,
   signature,
+  spacer,
+  STACK_PARTS,
   USUAL_FASTENER,
   type Fastener,
 } from './part';
@@ -81,6 +85,39 @@ export const commands = [
       setOrDrop(bicycle.insertions, place, next.insertedMm === null && next.minimumMm === null ? null : next);
     },
     words: ({ place }) => `how deep it stands: ${place.replaceAll('-', ' ')}`,
+  }),
+  defineCommand({
+    type: 'measureRider',
+    schema: { figure: z.enum(RIDER_FIGURES), mm: z.nullable(part.rider.def.valueType) },
+    apply: (bicycle, step) => setOrDrop(bicycle.rider, step.figure, step.mm),
+    words: (step) => `the rider: ${step.figure.replace('-', ' ')}`,
+  }),
+  defineCommand({
+    type: 'giveFit',
+    schema: { given: z.partialRecord(z.enum(FIT_MEASURES), z.number().check(z.gte(-300), z.lte(1500))) },
+    apply(bicycle, { given }) {
+      for (const [measure, givenMm] of Object.entries(given))
+        bicycle.fit[measure] = { beforeMm: null, ...own(bicycle.fit, measure), givenMm };
+    },
+    words: () => 'fit: from the rider’s figures',
+  }),
+  defineCommand({
+    type: 'measureStack',
+    schema: { part: z.enum(STACK_PARTS), mm: z.nullable(part.stack.def.valueType) },
+    apply: (bicycle, step) => setOrDrop(bicycle.stack, step.part, step.mm),
+    words: (step) => `on the steerer: ${step.part.replace('-', ' ')}`,
+  }),
+  defineCommand({
+    type: 'putSpacer',
+    schema: { spacer },
+    apply: (bicycle, step) => put(bicycle.spacers, step.spacer),
+    words: (step) => `spacer of ${figure(step.spacer.heightMm)} mm ${step.spacer.side} the stem`,
+  }),
+  defineCommand({
+    type: 'takeSpacer',
+    schema: { spacer: id },
+    apply: (bicycle, step) => remove(bicycle.spacers, step.spacer),
+    words: () => 'spacer off',
   }),
   defineCommand({
     type: 'settleBar',

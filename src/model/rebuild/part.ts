@@ -36,6 +36,24 @@ const fitMm = z.nullable(z.number().check(z.gte(-300), z.lte(1500)));
 export const fitOf = z.strictObject({ beforeMm: fitMm, givenMm: fitMm });
 export type FitOf = z.output<typeof fitOf>;
 
+/** What is known of the rider, from whom the place to sit is reckoned. */
+export const RIDER_FIGURES = ['height', 'inside-leg', 'forearm', 'crank'] as const;
+export type RiderFigure = (typeof RIDER_FIGURES)[number];
+const riderMm = z.number().check(z.gte(50), z.lte(2300));
+
+/** What stands on a threadless steerer, by what it is; its spacers are told one by one. */
+export const STACK_PARTS = ['steerer', 'head-tube', 'headset', 'stem'] as const;
+export type StackPart = (typeof STACK_PARTS)[number];
+const stackMm = z.number().check(z.gte(0), z.lte(600));
+/** One spacer, and on which side of the stem it is. */
+export const spacer = z.strictObject({
+  id,
+  heightMm: z.number().check(z.gt(0), z.lte(60)),
+  side: z.enum(['below', 'above']),
+  at,
+});
+export type Spacer = z.output<typeof spacer>;
+
 /** Something put together "for now", to be tightened before anyone rides. */
 export const looseEnd = z.strictObject({ id, place: id, label, at, closedAt: z.nullable(at) });
 
@@ -79,6 +97,10 @@ export const part = {
   /** Where the rider sits, by measure; and whether the height of the bar is settled. */
   fit: fields(z.record(id, fitOf)),
   barSettled: value(z.nullable(z.boolean())),
+  /** The rider's own figures, by what they are. */
+  rider: fields(z.record(id, riderMm), { words: 'the rider' }),
+  stack: fields(z.record(id, stackMm), { words: 'on the steerer' }),
+  spacers: rows(z.array(spacer), { most: 40, words: 'spacers', where: 'Rebuild', order: 'at' }),
   /** Post and quill, by place. */
   insertions: fields(z.record(id, insertion)),
 };
@@ -91,5 +113,8 @@ export const fresh = (): Held<typeof part> => ({
   jointFills: {},
   fit: {},
   barSettled: null,
+  rider: {},
+  stack: {},
+  spacers: [],
   insertions: {},
 });

@@ -1,26 +1,27 @@
-import type { BicycleKind } from '@/core/bicycle';
 import type { SteererCutInput } from '@/core/rebuild/steererCut';
+import type { Bicycle } from '../record';
+import type { Spacer } from './part';
 
-/** What is measured of a threadless steerer and what stands on it. */
-export type StackMm = Pick<
-  SteererCutInput,
-  'steererMm' | 'headTubeMm' | 'headsetStackMm' | 'spacersBelowMm' | 'stemClampMm'
-> & { spacersAboveMm: number };
+/** The spacers of one side of the stem, from below, in the order in which they were put on. */
+export const spacersOn = ({ spacers }: Pick<Bicycle, 'spacers'>, side: Spacer['side']): Spacer[] =>
+  spacers.filter((each) => each.side === side);
 
-const NEEDED = ['steererMm', 'headTubeMm', 'headsetStackMm', 'spacersBelowMm', 'stemClampMm'] as const;
+const heightOf = (spacers: Spacer[]) => spacers.reduce((sum, { heightMm }) => sum + heightMm, 0);
 
-/** Whether enough was measured to say how long it has to be; no spacer above is a spacer of nothing. */
-export const isMeasured = (stack: Partial<StackMm>): stack is Omit<StackMm, 'spacersAboveMm'> & Partial<StackMm> =>
-  NEEDED.every((field) => stack[field] !== undefined);
-
-/** The question for `rebuild.steererCut`. */
+/** The question for `rebuild.steererCut`; null while anything that stands on the steerer is not measured. No spacer is a spacer of nothing. */
 export function steererStack(
-  stack: Omit<StackMm, 'spacersAboveMm'> & Partial<StackMm>,
-  kind: BicycleKind,
-): SteererCutInput & { spacersAboveMm: number } {
+  bicycle: Pick<Bicycle, 'stack' | 'spacers' | 'kind'>,
+): (SteererCutInput & { spacersAboveMm: number }) | null {
+  const { steerer, 'head-tube': headTube, headset, stem } = bicycle.stack;
+  if (steerer === undefined || headTube === undefined || headset === undefined || stem === undefined) return null;
+  const { kind } = bicycle;
   return {
-    ...stack,
-    spacersAboveMm: stack.spacersAboveMm ?? 0,
+    steererMm: steerer,
+    headTubeMm: headTube,
+    headsetStackMm: headset,
+    stemClampMm: stem,
+    spacersBelowMm: heightOf(spacersOn(bicycle, 'below')),
+    spacersAboveMm: heightOf(spacersOn(bicycle, 'above')),
     material: kind.steererMaterial ?? kind.forkMaterial ?? kind.frameMaterial,
   };
 }
