@@ -13,6 +13,7 @@ import { newBicycle } from '../src/model/fresh';
 import { USUAL_SETTINGS } from '../src/model/settings/usual';
 import { appraisalInput } from '../src/model/buy/questions';
 import { diagnosisTrial } from './diagnosis';
+import { twoFaultsTrial } from './twoFaults';
 import { setHubs } from './hubs';
 import { line, timed } from './line';
 import { cartridgeShare, identify, plan, washLoads } from './strip';
@@ -132,16 +133,25 @@ export function measureHubs(): void {
 }
 
 export function measureDiagnosis(): void {
-  for (const [name, blur] of [
-    ['as believed', 0],
-    ['outcomes blurred by a fifth', 0.2],
+  for (const [name, blur, believed] of [
+    ['as believed', 0, 0],
+    ['outcomes blurred by a fifth, and not known to be', 0.2, 0],
+    ['outcomes blurred by a fifth, and known to be', 0.2, 0.2],
+    ['as believed, and thought blurred by a fifth', 0, 0.2],
   ] as const) {
-    const { telling, cheapest } = diagnosisTrial(400, blur);
+    const { telling, cheapest } = diagnosisTrial(1000, blur, believed);
     const show = (each: typeof telling) => `${(each.right * 100).toFixed(1)} % right, ${each.minutes.toFixed(1)} min`;
     line(
-      `400 hidden faults, ${name}`,
+      `1,000 hidden faults, ${name}`,
       show(telling),
       `cheapest test first, same stop: ${show(cheapest)}; ${((100 * telling.minutes) / cheapest.minutes).toFixed(0)} % of its minutes`,
     );
   }
+  const { pages, exact, noneSaid } = twoFaultsTrial(400);
+  const show = (each: typeof pages) => `${(each.right * 100).toFixed(1)} % right, ${each.minutes.toFixed(1)} min`;
+  line(
+    '400 hidden second causes, the first known',
+    show(pages),
+    `exhaustive Bayes over the pairs: ${show(exact)}; saying "none" always: ${(noneSaid * 100).toFixed(1)} %`,
+  );
 }

@@ -6,7 +6,7 @@ import { uniformStream } from '@/core/money/streams';
 
 type Policy = 'telling' | 'cheapest';
 
-function draw<Row>(next: () => number, rows: readonly Row[], weight: (row: Row) => number): Row {
+export function draw<Row>(next: () => number, rows: readonly Row[], weight: (row: Row) => number): Row {
   let left = next() * rows.reduce((sum, row) => sum + weight(row), 0);
   for (const row of rows) {
     left -= weight(row);
@@ -68,12 +68,12 @@ export function solve(
 }
 
 /** Right answers and mean minutes of both ways over the same hidden bicycles. */
-export function diagnosisTrial(cases: number, blur: number) {
+export function diagnosisTrial(cases: number, blur: number, believed = 0) {
   const score = { telling: { right: 0, minutes: 0 }, cheapest: { right: 0, minutes: 0 } };
   for (let i = 0; i < cases; i++) {
     const hidden = drawCase(uniformStream(i + 1, 'case'));
     for (const policy of ['telling', 'cheapest'] as const) {
-      const told = solve(uniformStream(i + 1, `outcomes ${policy}`), hidden, policy, blur);
+      const told = solve(uniformStream(i + 1, `outcomes ${policy}`), hidden, policy, blur, believed);
       if (told.named === hidden.fault) score[policy].right++;
       score[policy].minutes += told.minutes;
     }

@@ -283,6 +283,44 @@ describe('Rebuild', () => {
     await waitFor(() => expect(clamp).toHaveTextContent('17–20'));
   });
 
+  test('a place to sit from the rider’s figures is given by one tap; a leg that no rider has is refused', async () => {
+    const { record } = await drawStage(Rebuild);
+    await userEvent.click(await screen.findByText('A new place, from the rider’s figures'));
+    const leg = screen.getByLabelText('Inside leg');
+    await userEvent.type(leg, '84{Enter}');
+    expect(record().rider).toEqual({});
+    await userEvent.clear(leg);
+    await userEvent.type(leg, '840{Enter}');
+    expect(record().rider).toEqual({ 'inside-leg': 840 });
+    await userEvent.click(await screen.findByRole('button', { name: 'Give these' }));
+    expect(record().fit['saddle-height']).toEqual({ beforeMm: null, givenMm: 742 });
+    expect(screen.getByRole('group', { name: 'Saddle height' })).toBeInTheDocument();
+  });
+
+  test('spacers go on one by one, change sides, and are part of the steerer’s length; all of it is kept', async () => {
+    const { record } = await drawStage(Rebuild, [{ type: 'describeKind', changes: { stem: 'threadless' } }]);
+    await userEvent.click(await screen.findByText('The length of the steerer'));
+    for (const [label, mm] of [
+      ['Steerer', '260'],
+      ['Head tube', '150'],
+      ['Headset adds', '25'],
+      ['Clamp of the stem', '40'],
+    ] as const)
+      await userEvent.type(screen.getByLabelText(label), `${mm}{Enter}`);
+    await userEvent.click(screen.getByRole('button', { name: 'Put a spacer of 20 mm below the stem' }));
+    expect(await screen.findByText('28 mm come off.')).toBeInTheDocument();
+    await userEvent.click(screen.getByRole('button', { name: 'Put a spacer of 5 mm below the stem' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Move the spacer of 5 mm above the stem' }));
+    expect(await screen.findByText('23 mm come off.')).toBeInTheDocument();
+    expect(record().stack).toMatchObject({ steerer: 260, 'head-tube': 150 });
+    expect(record().spacers.map(({ heightMm, side }) => [heightMm, side])).toEqual([
+      [20, 'below'],
+      [5, 'above'],
+    ]);
+    await userEvent.click(screen.getByRole('button', { name: 'Take the spacer of 20 mm off' }));
+    expect(record().spacers).toHaveLength(1);
+  });
+
   test('what was found in a tray changes which bolts there are', async () => {
     await drawStage(Rebuild, [{ type: 'chooseAssembly', place: 'bottom-bracket', assembly: 'bb-cartridge' }]);
     expect(await screen.findByText(/Bottom bracket, drive side/)).toBeInTheDocument();

@@ -108,6 +108,16 @@ const allParts = bicycleKind.parse({
 });
 
 describe('one body of findings', () => {
+  test('what the torque round found loose is one finding, to be looked at again, and stands with all its bolts', () => {
+    const loose = [
+      { bolt: 'stem-expander', at: at(10), by: 'Ada' },
+      { bolt: 'pedal-left', at: at(11), by: 'Bo' },
+    ];
+    const told = found({ loose }, 'bolts');
+    expect(told).toMatchObject({ state: 'watch', heard: { from: 'round', stage: 'rebuild', by: 'Bo' } });
+    expect(told.reasons.join(' ')).toMatch(/Stem expander bolt, Pedal, left/);
+    expect(found({ loose: [{ bolt: 'no-such-bolt' }] }, 'bolts').state).toBe('not-looked-at');
+  });
   test('the look-over opens with what was tapped at the door, with when and by whom', () => {
     const post = found({ door: [tap('post', 'bad')] }, 'post');
     expect(post).toMatchObject({ state: 'service', outcome: 'stuck', reasons: ['It does not move.'] });

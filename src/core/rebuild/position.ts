@@ -36,6 +36,7 @@ const input = rule(
     heightMm === undefined || (insideLegMm >= 0.38 * heightMm && insideLegMm <= 0.56 * heightMm),
   'no leg is that long for this height: measure again from the floor, barefoot',
 );
+export type PositionInput = z.input<typeof input>;
 
 /** Crank to saddle as a share of the inside leg, for cranks of 170 mm; a longer crank lowers the saddle by as much. */
 const SADDLE_SHARE = 0.883;

@@ -12,6 +12,7 @@ import { rebuildJoints } from './jointsOf';
 import { slippingClamps } from './slips';
 import { metricThread } from './threads';
 import { rebuildPreload } from './preload';
+import { rebuildPosition, type PositionInput } from './position';
 import { rebuildPrepare } from './prepare';
 import { rebuildSteererCut } from './steererCut';
 
@@ -327,6 +328,33 @@ describe('the pull of a bolt', () => {
     });
     expect(answer(rebuildPreload, { torqueNm: 5, majorMm: 5, pitchMm: 4, greased: true })).toMatchObject({ ok: false });
   });
+});
+
+describe('where a rider begins to sit', () => {
+  const sit = (question: Partial<PositionInput> = {}) => {
+    const said = answer(rebuildPosition, { insideLegMm: 840, ...question });
+    if (!said.ok) throw new Error(JSON.stringify(said));
+    return said.output;
+  };
+  test('an inside leg of 840 mm: 742 from crank to saddle, its nose 77 behind the crank', () =>
+    expect(sit()).toMatchObject({ saddleHeightMm: 742, saddleSetbackMm: 77, verdict: 'reckoned' }));
+  test('a longer crank lowers the saddle by as much; a measured forearm goes before the height', () => {
+    expect(sit({ crankMm: 175 }).saddleHeightMm).toBe(737);
+    expect(sit({ forearmMm: 480 }).reachMm).toBe(480 + 55);
+    expect(sit({ heightMm: 1700 }).reachMm).toBe(Math.round(0.262 * 1700) + 55);
+  });
+  test('upright sits higher and nearer than sporting', () => {
+    const [upright, sporting] = [sit({ sitting: 'upright' }), sit({ sitting: 'sporting' })];
+    expect(upright.barHeightMm - sporting.barHeightMm).toBe(110);
+    expect(upright.reachMm).toBeLessThan(sporting.reachMm);
+  });
+  test('a post that would come out beyond its mark is told; at its mark it is deep enough', () => {
+    const post = { saddleMm: 722, insertedMm: 90, minimumMm: 70 };
+    expect(sit({ post })).toMatchObject({ insertedMm: 70, verdict: 'reckoned' });
+    expect(sit({ post: { ...post, minimumMm: 71 } })).toMatchObject({ verdict: 'post-too-short' });
+  });
+  test('a leg that does not go with its height is refused', () =>
+    expect(answer(rebuildPosition, { insideLegMm: 1000, heightMm: 1500 })).toMatchObject({ ok: false }));
 });
 
 /** Builds in which each row has something to say: what is usual for the kind, and what may be found instead. */

@@ -11,6 +11,8 @@ import { Working } from '@/ui/Working';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
 
+const FOUR = { display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(4, minmax(0, 1fr))' } };
+
 /** A new place to sit from the rider's own figures, to begin from; one tap gives it. */
 export function FromTheRider({ bicycle, send }: StageProps) {
   const { output, errors } = useReckon('rebuild.position', positionInput(bicycle));
@@ -22,7 +24,7 @@ export function FromTheRider({ bicycle, send }: StageProps) {
   };
   return (
     <Disclosure summary={<>A new place, from the rider’s figures</>} wide>
-      <Box data-readings sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', py: 1.5, alignItems: 'start' }}>
+      <Box data-readings sx={{ ...FOUR, py: 1.5, alignItems: 'start' }}>
         {RIDER_FIGURES.map((id) => {
           const { label, how, least, most } = RIDER_WORDS[id];
           return (
@@ -32,7 +34,7 @@ export function FromTheRider({ bicycle, send }: StageProps) {
               help={how}
               kind="number"
               unit="mm"
-              width={170}
+              width="100%"
               value={bicycle.rider[id] ?? null}
               onCommit={(mm) => send({ type: 'measureRider', figure: id, mm })}
               onClear={() => send({ type: 'measureRider', figure: id, mm: null })}
@@ -48,10 +50,10 @@ export function FromTheRider({ bicycle, send }: StageProps) {
       ))}
       {output && figures && (
         <Box role="status" aria-label="A place to begin from">
-          <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap', my: 1 }}>
+          <Box sx={{ ...FOUR, my: 1 }}>
             {FIT_MEASURES.map((measure) => (
               <Box key={measure}>
-                <Box sx={{ fontSize: '1.7rem', fontWeight: 660, fontVariantNumeric: 'tabular-nums' }}>
+                <Box sx={{ fontSize: '1.45rem', fontWeight: 660, fontVariantNumeric: 'tabular-nums' }}>
                   {figures[measure]} mm
                 </Box>
                 <Box sx={{ color: 'text.secondary', fontSize: '0.92rem' }}>

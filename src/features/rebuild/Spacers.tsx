@@ -52,7 +52,7 @@ export function Spacers({ bicycle, send }: StageProps) {
               </Button>
             </Box>
           ))}
-          <Box sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap', alignItems: 'center', mt: 0.5 }}>
+          <Box sx={{ display: 'flex', columnGap: 0.5, rowGap: 1.5, flexWrap: 'wrap', alignItems: 'center', mt: 0.5 }}>
             {USUAL_MM.map((mm) => (
               <Button
                 key={mm}
