@@ -1,5 +1,4 @@
 import { grouped } from '../grouped';
-import { boltPlan } from '../rebuild/data/bolts';
 import { assemblyIdsFor } from '../strip/assembly';
 import { checkById } from './checks';
 import { doorFindings, partFindings, saidChecks, testChecks } from './data/heard';
@@ -148,13 +147,9 @@ function onTheBench({ bearings }: LookOverQuestion): Entry[] {
 
 /** What the torque round found loose and tightened: one finding, by the last of its bolts. */
 function inTheRound({ loose }: LookOverQuestion): Entry[] {
-  const known = loose.flatMap((each) => {
-    const label = boltPlan.find(({ id }) => id === each.bolt)?.label;
-    return label === undefined ? [] : [{ ...each, label }];
-  });
-  const last = known.at(-1);
+  const last = loose.at(-1);
   if (!last) return [];
-  const labels = [...new Set(known.map(({ label }) => label))];
+  const count = new Set(loose.map(({ bolt }) => bolt)).size;
   return [
     {
       ...usual,
@@ -164,7 +159,7 @@ function inTheRound({ loose }: LookOverQuestion): Entry[] {
       seenAs: 'serviced',
       at: last.at,
       heard: { ...nowhere, from: 'round', id: last.bolt, stage: 'rebuild', at: last.at ?? null, by: last.by ?? '' },
-      words: `Found loose in the torque round, and tightened: ${labels.join(', ')}.`,
+      words: `${count === 1 ? 'One bolt' : `${count} bolts`} found loose in the torque round, and tightened.`,
     },
   ];
 }
