@@ -100,6 +100,27 @@ export function forbidden(bicycle: Bicycle, today: string): string[] {
   const slippery = ['grease', 'anti-seize', 'oil'];
   const isCarbon = bicycle.kind.postMaterial === 'carbon' || bicycle.kind.frameMaterial === 'carbon';
   never('grease on a carbon post', isCarbon && slippery.includes(bicycle.jointFills['seat-post']?.used ?? ''));
+  for (const end of ['front', 'rear']) {
+    const read = (reading: string) =>
+      lastOf(bicycle.proofReadings, (each) => each.when === 'after' && each.reading === `${reading}-${end}`)?.value;
+    const [bar, least, most] = [read('pressure'), read('mark-least'), read('mark-most')];
+    never(`under its mark: ${end}`, bar !== undefined && least !== undefined && bar < least);
+    never(`over its mark: ${end}`, bar !== undefined && most !== undefined && bar > most);
+    never(`play at the rim: ${end}`, (read('rim-play') ?? 0) > 0.5);
+  }
+  const slowest = { dry: { both: 3.4, front: 2.5, rear: 1.6 }, wet: { both: 2, front: 1.5, rear: 1 } };
+  for (const brakes of ['both', 'front', 'rear'] as const) {
+    const stop = lastOf(bicycle.stops, (each) => each.brakes === brakes);
+    never(
+      `a stop that fails: ${brakes}`,
+      stop !== undefined && (stop.speedKmh / 3.6) ** 2 / (2 * stop.distanceM) < slowest[stop.surface][brakes] - 1e-9,
+    );
+  }
+  const { gears, cogs } = bicycle.kind;
+  never(
+    'over the end',
+    (gears === 'derailleur' || gears === 'hub') && (cogs ?? 2) > 1 && bicycle.shifts['1.2.larger']?.said === 'over',
+  );
   for (const [place, { insertedMm, minimumMm }] of Object.entries(bicycle.insertions))
     never(`too shallow: ${place}`, insertedMm !== null && minimumMm !== null && insertedMm < minimumMm);
   never('grease under a stem', slippery.includes(bicycle.jointFills['steerer-clamp']?.used ?? ''));

@@ -7,6 +7,8 @@ import type { OpenComplaints } from '@/core/inspect/openComplaints';
 import type { ProposedJob } from '@/core/decide/jobs';
 import { proofsFor } from '@/core/prove/proofs';
 import type { Ready } from '@/core/prove/ready';
+import type { ProofEvidence } from '@/core/prove/evidence';
+import { evidenceInput } from '@/model/prove/readings';
 import type { ReadyAsked } from '@/core/prove/readyInput';
 import type { BicycleKind } from '@/core/bicycle';
 import type { Bolt } from '@/core/rebuild/bolts';
@@ -114,6 +116,7 @@ export function reckonedOf(bicycle: Bicycle, today: string): Reckoned {
     complaints,
     jobs: asked<{ jobs: ProposedJob[] }>('decide.jobs', jobsInput(bicycle, lookOver.findings, complaints)).jobs,
     proofs: proofsFor(bicycle.kind),
+    against: asked<ProofEvidence>('prove.evidence', evidenceInput(bicycle)).against,
   };
 }
 

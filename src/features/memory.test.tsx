@@ -57,7 +57,7 @@ const THIRTEEN = [
 ];
 const creaks: Command = {
   type: 'putComplaint',
-  complaint: { id: 'c1', complaints: ['creak'], results: [], unavailable: [], closedAt: null },
+  complaint: { id: 'c1', complaints: ['creak'], results: [], unavailable: [], closedAt: null, known: [] },
 };
 const kept = (id: string, place: string, title: string): Command => ({
   type: 'decideJob',
@@ -168,6 +168,7 @@ describe('one bicycle, one memory: nothing that the record holds is asked again'
           results: [{ test: 'bite', outcome: 'bites', at: LATER }],
           unavailable: [],
           closedAt: null,
+          known: [],
         },
       },
     ]);

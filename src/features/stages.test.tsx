@@ -375,7 +375,7 @@ test('a complaint that no table here knows is told, and never ready', async () =
   await drawStage(Prove, [
     {
       type: 'putComplaint',
-      complaint: { id: 'c', complaints: ['sings'], results: [], unavailable: [], closedAt: null },
+      complaint: { id: 'c', complaints: ['sings'], results: [], unavailable: [], closedAt: null, known: [] },
     },
   ]);
   expect(await screen.findByText(/not known here/)).toBeInTheDocument();

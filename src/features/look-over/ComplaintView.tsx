@@ -363,7 +363,7 @@ export function ComplaintView({ bicycle, send }: StageProps) {
       ? send({ type: 'putComplaint', complaint: { ...open, complaints: [...open.complaints, complaint] } })
       : send({
           type: 'putComplaint',
-          complaint: { id: newId(), complaints: [complaint], results: [], unavailable: [], closedAt: null },
+          complaint: { id: newId(), complaints: [complaint], results: [], unavailable: [], closedAt: null, known: [] },
         });
   const left = known.complaints.filter((each) => !open?.complaints.includes(each.id));
   const list = (

@@ -1,6 +1,7 @@
 import type { LookOver } from '@/core/inspect/lookOver';
 import type { AnswerOf, CalculatorId, QuestionOf } from '@/core/questions';
 import type { Ready } from '@/core/prove/ready';
+import { evidenceInput } from '@/model/prove/readings';
 import { readyQuestion } from '@/model/prove/readyQuestion';
 import type { Bicycle } from '@/model/record';
 import type { WorkshopSettings } from '@/model/settings/settings';
@@ -29,7 +30,8 @@ export async function askLaw(
 ): Promise<Ready | null> {
   const bolts = await ask('rebuild.bolts', boltsInput(bicycle, settings));
   const proved = await ask('prove.proofs', { kind: bicycle.kind });
-  if (!bolts || !proved) return null;
-  const reckoned = { lookOver, bolts: bolts.bolts, ...asked, proofs: proved.proofs };
+  const read = await ask('prove.evidence', evidenceInput(bicycle));
+  if (!bolts || !proved || !read) return null;
+  const reckoned = { lookOver, bolts: bolts.bolts, ...asked, proofs: proved.proofs, against: read.against };
   return ask('prove.ready', readyQuestion(bicycle, reckoned, settings, today));
 }

@@ -1,6 +1,7 @@
 'use client';
 import type { Ready } from '@/core/prove/ready';
 import { unanswered } from '@/model/prove/proving';
+import { evidenceInput } from '@/model/prove/readings';
 import { readyQuestion } from '@/model/prove/readyQuestion';
 import type { Bicycle } from '@/model/record';
 import { boltsInput } from '@/model/rebuild/questions';
@@ -16,13 +17,14 @@ export function useReady(bicycle: Bicycle): Ready | null {
   const { lookOver, complaints, jobs, refused: strange } = useJobs(bicycle);
   const { output } = useReckon('rebuild.bolts', boltsInput(bicycle, settings));
   const { output: proved } = useReckon('prove.proofs', { kind: bicycle.kind });
-  const known = lookOver && output && complaints && jobs && proved;
+  const { output: read } = useReckon('prove.evidence', evidenceInput(bicycle));
+  const known = lookOver && output && complaints && jobs && proved && read;
   const { output: ready, errors } = useReckon(
     'prove.ready',
     known
       ? readyQuestion(
           bicycle,
-          { lookOver, bolts: output.bolts, complaints, jobs, proofs: proved.proofs },
+          { lookOver, bolts: output.bolts, complaints, jobs, proofs: proved.proofs, against: read.against },
           settings,
           today,
         )

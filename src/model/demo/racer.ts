@@ -30,6 +30,7 @@ export function racer(ago: Ago): Bicycle {
       results: [{ test: 'chain-gauge', outcome: 'sound', at: ago(20) }],
       unavailable: [],
       closedAt: null,
+      known: [],
     },
   ];
   return bicycle;

@@ -29,6 +29,8 @@ export const complaint = z.strictObject({
   results: z.array(z.strictObject({ test: id, outcome: id, at, by: z.optional(person) })).check(z.maxLength(200)),
   unavailable: z.array(id).check(z.maxLength(200)),
   closedAt: z.nullable(at),
+  /** Faults that were found and mended while it stayed: another is looked for beside them. */
+  known: z._default(z.array(id).check(z.maxLength(6)), []),
 });
 export type Complaint = z.output<typeof complaint>;
 

@@ -1,7 +1,20 @@
-import { defineCommand, put, remove, rowOf } from '../command';
+import * as z from 'zod/mini';
+import { defineCommand, put, remove, rowOf, setOrDrop } from '../command';
 import { id } from '../fields';
-import { plain } from '../phrases';
-import { acceptance, ending, proofMark, recheck, wayOut, type WayOut } from './part';
+import { figure, plain } from '../phrases';
+import {
+  acceptance,
+  ending,
+  proofMark,
+  proofReading,
+  recheck,
+  secondLook,
+  shift,
+  signedProof,
+  stop,
+  wayOut,
+  type WayOut,
+} from './part';
 
 const OUT_WORDS: Record<WayOut['way'], string> = { ready: 'ready', 'as-it-is': 'as it is', parts: 'for its parts' };
 
@@ -17,6 +30,56 @@ export const commands = [
     schema: { mark: id },
     apply: (bicycle, { mark }) => remove(bicycle.proofs, mark),
     words: () => 'proof taken back',
+  }),
+  defineCommand({
+    type: 'putProofReading',
+    schema: { reading: proofReading },
+    apply: (bicycle, step) => put(bicycle.proofReadings, step.reading),
+    words: (step) => `read: ${plain(step.reading.reading)}, ${figure(step.reading.value)}`,
+  }),
+  defineCommand({
+    type: 'takeProofReading',
+    schema: { reading: id },
+    apply: (bicycle, step) => remove(bicycle.proofReadings, step.reading),
+    words: () => 'reading taken back',
+  }),
+  defineCommand({
+    type: 'putStop',
+    schema: { stop },
+    apply: (bicycle, step) => put(bicycle.stops, step.stop),
+    words: (step) => `a stop from ${figure(step.stop.speedKmh)} km/h`,
+  }),
+  defineCommand({
+    type: 'takeStop',
+    schema: { stop: id },
+    apply: (bicycle, step) => remove(bicycle.stops, step.stop),
+    words: () => 'stop taken back',
+  }),
+  defineCommand({
+    type: 'sayShifts',
+    schema: { shifts: z.record(id, z.nullable(shift)) },
+    apply(bicycle, step) {
+      for (const [gear, said] of Object.entries(step.shifts)) setOrDrop(bicycle.shifts, gear, said);
+    },
+    words: (step) => (Object.keys(step.shifts).length === 1 ? 'how a gear took' : 'how the gears took'),
+  }),
+  defineCommand({
+    type: 'putSecondLook',
+    schema: { look: secondLook },
+    apply: (bicycle, step) => put(bicycle.secondLooks, step.look),
+    words: (step) => (step.look.doneAt ? 'second look done' : 'second look dated'),
+  }),
+  defineCommand({
+    type: 'dropSecondLook',
+    schema: { look: id },
+    apply: (bicycle, step) => remove(bicycle.secondLooks, step.look),
+    words: () => 'second look dropped',
+  }),
+  defineCommand({
+    type: 'signProof',
+    schema: { signed: signedProof },
+    apply: (bicycle, step) => put(bicycle.signed, step.signed),
+    words: () => 'the proof is signed',
   }),
   defineCommand({
     type: 'endFinding',

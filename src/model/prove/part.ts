@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { SHIFTS_SAID } from '@/core/prove/shifting';
 import { measuredStop } from '@/core/brakes/measuredStop';
 import { WAYS_OUT } from '../purposes';
 import { at, type Held, id, inWriting, person, text } from '../fields';
@@ -68,9 +69,8 @@ export type ProofReading = z.output<typeof proofReading>;
 export const stop = z.strictObject({ id, ...measuredStop.shape, at, by: person });
 export type Stop = z.output<typeof stop>;
 
-export const SHIFT_SAID = ['crisp', 'slow', 'noisy', 'fails'] as const;
 /** How one gear took under load: by ring, cog and the way that it was reached. */
-export const shift = z.strictObject({ said: z.enum(SHIFT_SAID), at, by: person });
+export const shift = z.strictObject({ said: z.enum(SHIFTS_SAID), at, by: person });
 export type Shift = z.output<typeof shift>;
 
 export const SECOND_LOOKS = ['ten-minutes', 'fifty-km'] as const;

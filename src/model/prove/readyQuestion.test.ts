@@ -338,6 +338,33 @@ const command = (hours: number): fc.Arbitrary<Command> => {
       type: 'markProof',
       mark: { ...row, id: `${row.proof}-${hours}`, how: '', note: '', at: moment },
     })),
+    fc
+      .record({
+        reading: fc.constantFrom(
+          'pressure-front',
+          'mark-most-front',
+          'mark-least-front',
+          'rim-play-rear',
+          'runout-front',
+        ),
+        value: fc.constantFrom(0, 0.5, 0.6, 4, 6),
+      })
+      .map((row): Command => ({
+        type: 'putProofReading',
+        reading: { ...row, id: `${row.reading}-${hours}`, when: 'after', at: moment, by: '' },
+      })),
+    fc
+      .record({
+        speedKmh: fc.constantFrom(15, 20),
+        distanceM: fc.constantFrom(2, 5, 9),
+        brakes: fc.constantFrom('both' as const, 'rear' as const),
+        surface: fc.constantFrom('dry' as const, 'wet' as const),
+      })
+      .map((row): Command => ({ type: 'putStop', stop: { ...row, id: `stop-${hours}`, at: moment, by: '' } })),
+    fc.record({ said: fc.constantFrom('crisp' as const, 'fails' as const, 'over' as const) }).map((row): Command => ({
+      type: 'sayShifts',
+      shifts: { '1.2.larger': { ...row, at: moment, by: '' } },
+    })),
     fc.record({ type: fc.constant('unmarkProof' as const), mark: proof.map((id) => `proof-${id}`) }),
     fc
       .record({ place, step: part })
@@ -496,7 +523,7 @@ describe('emptying any list of the question would call something ready that is n
       [
         {
           type: 'putComplaint',
-          complaint: { id: 'c', complaints: ['knocks'], results: [], unavailable: [], closedAt: null },
+          complaint: { id: 'c', complaints: ['knocks'], results: [], unavailable: [], closedAt: null, known: [] },
         },
       ],
     ],

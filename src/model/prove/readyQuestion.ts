@@ -1,6 +1,7 @@
 import { formatISO, parseISO } from 'date-fns';
 import type { ProposedJob } from '@/core/decide/jobs';
 import type { LookOver } from '@/core/inspect/lookOver';
+import type { ProofEvidence } from '@/core/prove/evidence';
 import type { Proof } from '@/core/prove/proofs';
 import { ONLY_ON, type OnlyOn } from '../rebuild/onlyOn';
 import { judgeDepth } from '@/core/rebuild/insertion';
@@ -31,6 +32,8 @@ export interface Reckoned {
   jobs: Pick<ProposedJob, 'rule' | 'aka' | 'title' | 'check' | 'need' | 'alternatives'>[];
   /** The proofs that such a bicycle has. */
   proofs: Proof[];
+  /** What was read for them and speaks against one of safety. */
+  against: ProofEvidence['against'];
 }
 
 type Rows<List extends keyof ReadyAsked> = NonNullable<ReadyAsked[List]>;
@@ -203,7 +206,7 @@ function dangersOf({ recalls, alignments, electricDrive, kind, jointFills, inser
   ];
 }
 
-function findingsOf(bicycle: Bicycle, { lookOver }: Reckoned): Rows<'findings'> {
+function findingsOf(bicycle: Bicycle, { lookOver, against }: Reckoned): Rows<'findings'> {
   const seen = lookOver.findings
     .filter((finding) => finding.state !== 'not-looked-at')
     .map(({ check, label, place, state, safety, again, ended, heard }) => {
@@ -219,7 +222,15 @@ function findingsOf(bicycle: Bicycle, { lookOver }: Reckoned): Rows<'findings'> 
         ...(accepted ? { accepted: { by: accepted.by, on: accepted.on, words: accepted.words } } : {}),
       };
     });
-  return [...seen, ...dangersOf(bicycle)];
+  const read = against.map(({ id, label, place }) => ({
+    id,
+    label,
+    place,
+    state: 'unsafe' as const,
+    safety: true,
+    again: false,
+  }));
+  return [...seen, ...dangersOf(bicycle), ...read];
 }
 
 /** Lines of the alignment that a crash asks for and nobody has measured, and an electric drive that nobody has declared. */

@@ -9,6 +9,8 @@ const proofRow = z.strictObject({
   place: z.string(),
   /** Done at the stand, or on a short ride. */
   kind: z.enum(['stand', 'ride']),
+  /** Where one stands for it: on the stand, on the ground, on the road, in that order. */
+  where: z.enum(['stand', 'ground', 'road']),
   /** Whether the bicycle may not go out ready without it; the rest is of quality. */
   safety: z.boolean(),
   /** Brakes and steering: signed by another person where the house rule asks. */
@@ -20,5 +22,5 @@ const proofRow = z.strictObject({
 });
 export type Proof = z.output<typeof proofRow>;
 
-/** Everything that may be proved before a bicycle goes out: at the stand first, then on the road, safety before quality. */
+/** Everything that may be proved before a bicycle goes out, in the order in which it is done. */
 export const proofs: Proof[] = parseTable(proofRow, json);
