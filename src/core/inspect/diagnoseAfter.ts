@@ -1,16 +1,8 @@
 import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
 import { conclude, type Diagnosis } from './conclude';
-import { diagnosisFields } from './diagnosisQuestion';
-import { knowledge } from './knowledge';
+import { diagnosisFields, faultId } from './diagnosisQuestion';
 import { besides } from './twoFaults';
-
-const faultId = z.string().check(
-  z.maxLength(60),
-  z.refine((id) => knowledge.faults.some((each) => each.id === id), {
-    error: (issue) => `no fault is called "${String(issue.input)}"; inspect.knowledge lists them`,
-  }),
-);
 
 const input = z.strictObject({
   ...diagnosisFields,

@@ -18,6 +18,13 @@ const testId = z.string().check(
   z.refine((id) => knowledge.tests.some((each) => each.id === id), { error: unknown('test') }),
 );
 
+export const faultId = z.string().check(
+  z.maxLength(60),
+  z.refine((id) => knowledge.faults.some((each) => each.id === id), {
+    error: (issue) => `no fault is called "${String(issue.input)}"; inspect.knowledge lists them`,
+  }),
+);
+
 const share = z.number().check(z.gte(0), z.lte(1));
 
 const result = rule(

@@ -5,6 +5,9 @@ import { complaintLinks, diagnosisComplaints, diagnosisFaults, diagnosisTests, o
 /** A complaint that a fault is not known for is still made now and then. */
 const COMPLAINT_DEFAULT = 0.01;
 
+/** Legs, saddle, brakes, bars: what is changed on the road to place a noise. */
+const NOISE_TESTS = ['noise-coast', 'standing', 'noise-brake', 'noise-bars'];
+
 export interface KnownTest {
   id: string;
   label: string;
@@ -20,6 +23,8 @@ export interface Knowledge {
   tests: KnownTest[];
   complaintGivenFault: { complaint: string; fault: string; p: number }[];
   complaintDefault: number;
+  /** What is heard on the road, and the tests that place it by what changes it. */
+  noises: { complaints: string[]; tests: string[] };
   outcomeGivenFault: { test: string; fault: string; outcome: string; p: number }[];
 }
 
@@ -54,6 +59,10 @@ function build(): Knowledge {
     tests,
     complaintGivenFault: complaintLinks.map(({ complaint, fault, p }) => ({ complaint, fault, p })),
     complaintDefault: COMPLAINT_DEFAULT,
+    noises: {
+      complaints: diagnosisComplaints.flatMap(({ id, noise }) => (noise ? [id] : [])),
+      tests: NOISE_TESTS,
+    },
     outcomeGivenFault: tests.flatMap((test) =>
       diagnosisFaults.flatMap((fault) => {
         const each = linked.get(`${test.id} ${fault.id}`) ?? usual.get(test.id)!;

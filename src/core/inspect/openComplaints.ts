@@ -1,6 +1,10 @@
 import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
+import { conclude } from './conclude';
 import { inspectDiagnose } from './diagnose';
+import { faultId } from './diagnosisQuestion';
+import { singleFaults } from './hypotheses';
+import { besides } from './twoFaults';
 import { knowledge } from './knowledge';
 
 const input = z.strictObject({
@@ -10,6 +14,9 @@ const input = z.strictObject({
         id: z.string().check(z.maxLength(64)),
         question: inspectDiagnose.input,
         told: z.optional(inspectDiagnose.input),
+        known: z
+          ._default(z.array(faultId).check(z.maxLength(6)), [])
+          .check(z.describe('found and mended while it stayed')),
       }),
     )
     .check(z.maxLength(40)),
@@ -22,6 +29,8 @@ export interface OpenComplaints {
 /**
  * What stands open of what the rider said: the fault that leads each complaint, and whether it is one that throws riders.
  *
+ * What was found and mended while the complaint stayed is `known`: the rest is weighed beside it, and `none` may lead.
+ *
  * `told` is the complaint with the tests that were made for it and nothing else: what was found to be in order before the rider
  * spoke does not make an unsafe complaint safe, only a test for it does.
  *
@@ -30,17 +39,18 @@ export interface OpenComplaints {
  */
 function run({ complaints }: z.output<typeof input>): OpenComplaints {
   return {
-    open: complaints.map(({ id, question, told }) => {
-      const { faults, unsafe } = inspectDiagnose.run(question);
+    open: complaints.map(({ id, question, told, known }) => {
+      const hypotheses = known.length === 0 ? singleFaults : besides(known);
+      const { faults, unsafe } = conclude(hypotheses, question);
       const [first] = faults;
-      const fault = knowledge.faults.find((each) => each.id === first!.id)!;
+      const fault = hypotheses.faults.find((each) => each.id === first!.id)!;
       return {
         id,
         said: question.complaints.map((each) => knowledge.complaints.find((one) => one.id === each)!.label).join('; '),
         fault: fault.id,
         leads: fault.label,
         probability: first!.probability,
-        unsafe: unsafe || (told !== undefined && inspectDiagnose.run(told).unsafe),
+        unsafe: unsafe || (told !== undefined && conclude(hypotheses, told).unsafe),
       };
     }),
   };

@@ -20,7 +20,7 @@ import { useToday } from '../workshop/useToday';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { HoursByJob } from './HoursByJob';
 import { MoneyLines } from './MoneyLines';
-import { saveServices } from '../overhaul/serviceCalendar';
+import { saveServices } from '../workshop/serviceCalendar';
 import { useServices } from '../overhaul/useServices';
 import { PrintSheet } from './PrintSheet';
 import { WaysOut } from './WaysOut';

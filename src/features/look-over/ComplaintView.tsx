@@ -24,6 +24,8 @@ import { useReckon } from '../workshop/useReckon';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 
 const MOST_BARS = 6;
+/** What stands in the list beside the faults once one is known. */
+const NOTHING_ELSE = { label: 'Nothing else', unsafe: false };
 
 function minutesWords(minutes: number): string {
   return minutes < 1 ? `${Math.round(minutes * 60)} s` : `${minutes} min`;
@@ -35,7 +37,7 @@ function Causes({ found, known }: { found: Diagnosis; known: Knowledge }) {
   const rest = found.faults.slice(MOST_BARS).reduce((sum, fault) => sum + fault.probability, 0);
   const rows = [
     ...top.map(({ id, probability }) => {
-      const fault = known.faults.find((each) => each.id === id)!;
+      const fault = known.faults.find((each) => each.id === id) ?? NOTHING_ELSE;
       return { id, label: fault.label, unsafe: fault.unsafe, share: probability };
     }),
     { id: 'rest', label: 'Any other', unsafe: false, share: rest },
@@ -210,7 +212,12 @@ function OpenComplaint({ bicycle, send, row, known }: StageProps & { row: Compla
   const said = complaints?.find(({ id }) => id === row.id);
   const { name: by } = useHand();
   const question = lookOver && diagnosisInput(row, lookOver);
-  const { output: found } = useReckon('inspect.diagnose', question);
+  const { output: first } = useReckon('inspect.diagnose', row.known.length === 0 ? question : null);
+  const { output: second } = useReckon(
+    'inspect.diagnoseAfter',
+    question && row.known.length > 0 ? { ...question, known: row.known } : null,
+  );
+  const found = row.known.length === 0 ? first : second;
   const answers = (lookOver?.answers ?? []).filter(({ test, outcome }) =>
     question?.results.some((each) => each.test === test && each.outcome === outcome && 'blur' in each),
   );
@@ -259,8 +266,31 @@ function OpenComplaint({ bicycle, send, row, known }: StageProps & { row: Compla
               <Causes found={found} known={known} />
             </Box>
             <Box sx={{ order: { xs: 1, md: 2 } }}>
-              {top && top.probability >= 0.6 && <Fix fault={top.id} bicycle={bicycle} send={send} />}
-              {test && !(found.settled && !picked) ? (
+              {row.known.length > 0 && (
+                <Typography sx={{ mt: 2 }}>
+                  Mended already:{' '}
+                  <b>{row.known.map((id) => known.faults.find((each) => each.id === id)?.label).join(', ')}</b>. What it
+                  explains counts for nothing else.
+                </Typography>
+              )}
+              {top && top.id !== 'none' && top.probability >= 0.6 && (
+                <>
+                  <Fix fault={top.id} bicycle={bicycle} send={send} />
+                  {row.known.length < 6 && (
+                    <Button
+                      variant="outlined"
+                      color="inherit"
+                      onClick={() => {
+                        setPicked(null);
+                        put({ known: [...row.known, top.id] });
+                      }}
+                    >
+                      That is mended, and it is still there
+                    </Button>
+                  )}
+                </>
+              )}
+              {test && !((found.settled || found.enough) && !picked) ? (
                 <TestBlock
                   key={test.id}
                   test={test}
@@ -281,9 +311,11 @@ function OpenComplaint({ bicycle, send, row, known }: StageProps & { row: Compla
                 />
               ) : (
                 <Typography sx={{ my: 2 }}>
-                  {found.settled
-                    ? 'Put it right, then look again: what was said should be gone.'
-                    : 'No test is left that would move the odds.'}
+                  {top?.id === 'none'
+                    ? 'Nothing else is behind it: close it once it is gone.'
+                    : found.settled
+                      ? 'Put it right, then look again: what was said should be gone.'
+                      : 'No test is left that would move the odds.'}
                 </Typography>
               )}
             </Box>

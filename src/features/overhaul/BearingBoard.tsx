@@ -19,7 +19,7 @@ import { Section } from '@/ui/Section';
 import { StateMark } from '@/ui/StateMark';
 import { MoreAssemblies } from '../strip/MoreAssemblies';
 import { useJobs } from '../workshop/useJobs';
-import { saveServices } from './serviceCalendar';
+import { saveServices } from '../workshop/serviceCalendar';
 import { useServices } from './useServices';
 
 function Row({

@@ -12,7 +12,7 @@ import { BigNumber } from '@/ui/Section';
 import { Working } from '@/ui/Working';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
-import { saveServices } from './serviceCalendar';
+import { saveServices } from '../workshop/serviceCalendar';
 
 const USES = [
   { id: 'dry', label: 'Dry roads' },

@@ -2,35 +2,30 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import Link from 'next/link';
+import { useDeferredValue } from 'react';
 import type { Proof } from '@/core/prove/proofs';
 import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
+import { benchHref } from '../workshop/benchHref';
 import { useHand } from '../workshop/useHand';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { AtTheBench } from './AtTheBench';
+import { BeforeAndAfter } from './BeforeAndAfter';
 import { ProofRow } from './ProofRow';
+import { SignTheProof } from './SignTheProof';
+import { useEvidence } from './useEvidence';
 import { useProofs } from './useProofs';
 import { useReady } from './useReady';
-import { Verdict } from './Verdict';
+import { Standing, WhatStandsOpen } from './Verdict';
 
-const GROUPS: { title: string; of(proof: Proof): boolean; words: string }[] = [
-  {
-    title: 'At the stand',
-    of: (proof) => proof.safety && proof.kind === 'stand',
-    words: 'Work on a place reopens what was signed for it.',
-  },
-  {
-    title: 'On a short ride',
-    of: (proof) => proof.safety && proof.kind === 'ride',
-    words: 'Brakes first, at walking pace, in a helmet, away from traffic.',
-  },
-  {
-    title: 'How well it goes',
-    of: (proof) => !proof.safety,
-    words: 'None of these keeps it in; what fails is put right, or accepted in writing.',
-  },
+/** Where one stands for it, in the order of the work. */
+const WHERE: { where: Proof['where']; title: string; words: string }[] = [
+  { where: 'stand', title: 'On the stand', words: 'Work on a place reopens what was signed for it.' },
+  { where: 'ground', title: 'On the ground', words: 'Nobody sits on it yet.' },
+  { where: 'road', title: 'On the road', words: 'Walking pace first, in a helmet, away from traffic.' },
 ];
 
 /** Brakes, steering, wheels and chain, looked at once more when a proof has lain for four weeks. */
@@ -52,55 +47,80 @@ function TwoMinutes({ send }: Pick<StageProps, 'send'>) {
   );
 }
 
-/** Prove: what the law says, what is missing, and every proof with who signed it. */
+/** Prove: what the law says, every proof with its evidence, before beside after, and the signature. */
 export function Prove({ bicycle, send }: StageProps) {
   const ready = useReady(bicycle);
   const proofs = useProofs(bicycle.kind);
+  const evidence = useEvidence(bicycle);
+  // What a proof asks for is drawn after what it is.
+  const asked = useDeferredValue(evidence, null);
   const aged = ready?.missing.some((item) => item.kind === 'aged') ?? false;
   const reopened = new Map(
     ready?.missing
       .filter((item) => item.kind === 'proof-reopened' || (item.kind === 'second-eyes' && item.stage === 'prove'))
       .map((item) => [item.id, item.kind === 'second-eyes' ? 'another person signs it too' : 'worked on since']),
   );
+  const signed = (of: readonly Proof[]) =>
+    of.filter(({ id }) => bicycle.proofs.some((mark) => mark.proof === id) && !reopened.has(id)).length;
   return (
     <>
-      <Section title="May it go out?">
-        {ready ? (
-          <Verdict ready={ready} bicycleId={bicycle.id} send={send} />
-        ) : (
-          <Typography role="status">Calculating…</Typography>
-        )}
-        <Typography variant="body2" sx={{ color: 'text.secondary', mt: 2, maxWidth: '62ch' }}>
-          This counts what people have signed; it certifies nothing. Carbon, cracks, unknown repairs and electric drives
-          go to a qualified person.
-        </Typography>
+      <Section title="May it go out?" aside={<AtTheBench />}>
+        <Standing ready={ready} />
       </Section>
       {aged && <TwoMinutes send={send} />}
-      <Section title="The proof" aside={<AtTheBench />}>
-        {proofs ? (
-          GROUPS.map(({ title, of, words }) => (
-            <Box key={title} sx={{ mt: 2.5, '&:first-of-type': { mt: 0 } }}>
-              <Typography variant="h3">{title}</Typography>
-              <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                {words}
-              </Typography>
+      {!proofs && <Typography role="status">Getting the proofs…</Typography>}
+      {proofs &&
+        WHERE.map(({ where, title, words }) => {
+          const here = proofs.filter((proof) => proof.where === where);
+          return (
+            <Section key={where} title={title} aside={`${signed(here)} of ${here.length} tried`}>
+              <Box
+                sx={{
+                  display: 'flex',
+                  justifyContent: 'space-between',
+                  alignItems: 'center',
+                  gap: 2,
+                  flexWrap: 'wrap',
+                }}
+              >
+                <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                  {words}
+                </Typography>
+                {where === 'road' && (
+                  <Button
+                    component={Link}
+                    prefetch={false}
+                    variant="outlined"
+                    href={benchHref(bicycle.id, 'prove')}
+                    onClick={() =>
+                      send({ type: 'benchAt', bench: { place: here[0]!.place, task: 'prove', step: here[0]!.id } })
+                    }
+                    sx={{ minHeight: 44 }}
+                  >
+                    Ride it, one at a time
+                  </Button>
+                )}
+              </Box>
               <RuledList>
-                {proofs.filter(of).map((proof) => (
+                {here.map((proof) => (
                   <ProofRow
                     key={proof.id}
                     bicycle={bicycle}
                     send={send}
                     proof={proof}
+                    evidence={asked}
                     reopened={reopened.get(proof.id) ?? null}
                   />
                 ))}
               </RuledList>
-            </Box>
-          ))
-        ) : (
-          <Typography role="status">Getting the proofs…</Typography>
-        )}
-      </Section>
+            </Section>
+          );
+        })}
+      {asked && <BeforeAndAfter bicycle={bicycle} evidence={asked} />}
+      {ready && <WhatStandsOpen ready={ready} bicycleId={bicycle.id} send={send} />}
+      {proofs && asked && ready && (
+        <SignTheProof bicycle={bicycle} send={send} ready={ready} proofs={proofs} evidence={asked} />
+      )}
     </>
   );
 }

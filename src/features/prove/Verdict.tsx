@@ -1,15 +1,21 @@
 'use client';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import type { MouseEvent } from 'react';
 import type { Missing, Ready } from '@/core/prove/ready';
 import { Disclosure } from '@/ui/Disclosure';
 import { dayOf } from '@/ui/format';
+import { goToLine } from '@/ui/goToLine';
+import { Section } from '@/ui/Section';
 import { stateColour, StateMark } from '@/ui/StateMark';
 import { onStageClick, stageHref } from '../workshop/stageLink';
 import { useStageLabel } from '../workshop/declared';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { MissingRow } from './Answer';
 import { missingGroups } from './missingGroups';
+
+/** The line of what stands in the way. */
+const OPEN_LINE = 'stands-open';
 
 /** So many of one stage are shown at once; the rest a press away. */
 const SHOWN = 4;
@@ -74,39 +80,88 @@ function standingWords(ready: Ready): string {
   return old && ready.provedOn ? `Was ready on ${dayOf(ready.provedOn)}` : 'Not ready';
 }
 
-/** What the law says: whether it may be called ready, and what stands in the way, by where it is put right. */
-export function Verdict({ ready, bicycleId, send }: { ready: Ready; bicycleId: string } & Pick<StageProps, 'send'>) {
-  const blocking = ready.missing.filter((item) => item.blocks);
-  const others = ready.missing.filter((item) => !item.blocks);
-  const state = ready.ready ? 'fine' : 'unsafe';
+/** What the law says, in a place of its own size: nothing below it moves when it arrives. */
+export function Standing({ ready }: { ready: Ready | null }) {
+  const blocking = ready?.missing.filter((item) => item.blocks) ?? [];
+  const state = ready?.ready ? 'fine' : 'unsafe';
+  const [first] = blocking;
   return (
-    <Box role="status">
-      <Box
-        sx={{
-          fontSize: '1.8rem',
-          fontWeight: 680,
-          display: 'flex',
-          gap: 1.5,
-          alignItems: 'center',
-          color: stateColour(state),
-        }}
-      >
-        <StateMark state={state} word={false} size={32} />
-        {standingWords(ready)}
-      </Box>
-      {blocking.length > 0 && (
+    <Box role="status" sx={{ minHeight: 124 }}>
+      {ready === null ? (
+        <Box sx={{ fontSize: '1.8rem', fontWeight: 680, color: 'text.secondary' }}>Calculating…</Box>
+      ) : (
         <>
-          <Typography sx={{ mt: 1, mb: 1.5, fontWeight: 620 }}>
-            {blocking.length === 1 ? 'One thing stands in the way:' : `${blocking.length} things stand in the way:`}
-          </Typography>
-          <Groups items={blocking} bicycleId={bicycleId} send={send} />
+          <Box
+            sx={{
+              fontSize: '1.8rem',
+              fontWeight: 680,
+              display: 'flex',
+              gap: 1.5,
+              alignItems: 'center',
+              color: stateColour(state),
+            }}
+          >
+            <StateMark state={state} word={false} size={32} />
+            {standingWords(ready)}
+          </Box>
+          {first && (
+            <Box
+              sx={{
+                mt: 0.5,
+                display: '-webkit-box',
+                WebkitLineClamp: 2,
+                WebkitBoxOrient: 'vertical',
+                overflow: 'hidden',
+              }}
+            >
+              {blocking.length === 1 ? 'One thing stands in the way' : `${blocking.length} things stand in the way`};
+              first: <b>{first.words}</b>.{' '}
+              <Box
+                component="a"
+                href={`#${OPEN_LINE}`}
+                onClick={(event: MouseEvent) => {
+                  event.preventDefault();
+                  goToLine(OPEN_LINE);
+                }}
+                sx={{ color: 'primary.main', fontWeight: 640, whiteSpace: 'nowrap' }}
+              >
+                See all
+              </Box>
+            </Box>
+          )}
+          <Box sx={{ color: 'text.secondary', fontSize: '0.92rem', mt: 0.5 }}>
+            It counts what people have signed; it certifies nothing.
+          </Box>
         </>
       )}
-      {others.length > 0 && (
-        <Disclosure summary={<>{others.length} more to ask about, which do not stand in the way</>}>
-          <Groups items={others} bicycleId={bicycleId} send={send} />
-        </Disclosure>
-      )}
+    </Box>
+  );
+}
+
+/** What stands in the way and what is asked besides, by where it is put right. */
+export function WhatStandsOpen({
+  ready,
+  bicycleId,
+  send,
+}: { ready: Ready; bicycleId: string } & Pick<StageProps, 'send'>) {
+  const blocking = ready.missing.filter((item) => item.blocks);
+  const others = ready.missing.filter((item) => !item.blocks);
+  return (
+    <Box id={OPEN_LINE} tabIndex={-1}>
+      <Section
+        title="What stands in the way"
+        aside={blocking.length === 0 ? 'nothing' : blocking.length === 1 ? 'one thing' : `${blocking.length} things`}
+      >
+        {blocking.length > 0 && <Groups items={blocking} bicycleId={bicycleId} send={send} />}
+        {others.length > 0 && (
+          <Disclosure summary={<>{others.length} more to ask about, which do not stand in the way</>}>
+            <Groups items={others} bicycleId={bicycleId} send={send} />
+          </Disclosure>
+        )}
+        <Typography variant="body2" sx={{ color: 'text.secondary', mt: 2, maxWidth: '62ch' }}>
+          Carbon, cracks, unknown repairs and electric drives go to a qualified person.
+        </Typography>
+      </Section>
     </Box>
   );
 }

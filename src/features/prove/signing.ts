@@ -4,9 +4,9 @@ import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
 
 /** The command that signs a proof, now and by whoever is at the bench. */
-export function markProof(proof: string, passed: boolean, by: string): Command {
+export function markProof(proof: string, passed: boolean, by: string, note = ''): Command {
   const at = nowIso();
-  return { type: 'markProof', mark: { id: newId(), proof, passed, how: 'by hand', at, by, accepted: null, note: '' } };
+  return { type: 'markProof', mark: { id: newId(), proof, passed, how: 'by hand', at, by, accepted: null, note } };
 }
 
 /** The command that signs a bolt, now and by whoever is at the bench; without a figure it is by feel. */

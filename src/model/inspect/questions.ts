@@ -164,6 +164,7 @@ export function complaintsInput(bicycle: Bicycle, lookOver: Answers) {
       .map((row) => ({
         id: row.id,
         question: diagnosisInput(row, lookOver),
+        known: row.known,
         told: {
           complaints: row.complaints,
           results: row.results.map(({ test, outcome }) => ({ test, outcome })),

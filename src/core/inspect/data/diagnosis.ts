@@ -24,7 +24,13 @@ export const diagnosisFaultRow = z.strictObject({
   partsHighMinor: z.number(),
   ...provenance,
 });
-export const diagnosisComplaintRow = z.strictObject({ id: z.string(), label: z.string(), ...provenance });
+export const diagnosisComplaintRow = z.strictObject({
+  id: z.string(),
+  label: z.string(),
+  /** Heard rather than felt: it is placed on the road by what changes it. */
+  noise: z.boolean(),
+  ...provenance,
+});
 export const complaintLinkRow = z.strictObject({ complaint: z.string(), fault: z.string(), p: chance, ...provenance });
 export const diagnosisTestRow = z.strictObject({
   id: z.string(),
