@@ -49,7 +49,7 @@ test('what goes between: planned, confirmed by a tap; grease on carbon is asked 
   await page.getByRole('option', { name: 'Grease', exact: true }).click();
   await expect(page.getByRole('alert').filter({ hasText: 'Never grease here' })).toBeVisible();
   await page.goto('/bike?id=slipway-tourer&stage=prove');
-  await expect(page.getByText(/Seat post: grease where it is held by friction/)).toBeVisible();
+  await expect(page.locator('#stands-open').getByText(/Seat post: grease where it is held by friction/)).toBeVisible();
 });
 
 test('the torque round by keys: done or checked, found loose, its own figure, and no bolt of 400', async ({ page }) => {

@@ -28,7 +28,9 @@ export function nextThing(bicycle: Bicycle): {
       words: bicycle.appraisal.asking === null ? 'Say what is asked for it' : 'Settle on a price',
     };
   if (looked === 0) return { stage: 'look-over', words: 'Look it over, front to back' };
-  if (kept.length === 0)
+  // Where everything was fine there was nothing to decide.
+  const isProved = bicycle.signatures.length > 0 && bicycle.proofs.length > 0;
+  if (kept.length === 0 && !isProved)
     return { stage: 'decide', words: customer ? 'Make the estimate, ask the owner' : 'Decide what is done' };
   if (apart)
     return { stage: 'overhaul', place: apart.place, words: `${placeLabel(apart.place)} lies open in its tray` };

@@ -7,7 +7,7 @@ import { PURPOSES, WAYS_OUT } from './purposes';
 import { STAGES } from './stages';
 
 /** Raised whenever a summary is worked out differently, so that kept ones are made anew. */
-export const SUMMARY_RULES = 10;
+export const SUMMARY_RULES = 11;
 
 /**
  * What the floor shows of a bicycle, so that it opens without reading every record. A cache: it is keyed by the revision

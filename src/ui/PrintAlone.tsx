@@ -29,7 +29,16 @@ export function PrintAlone({
         }}
       />
       <Box sx={{ bgcolor: '#fff', color: '#111', p: 3 }}>{children}</Box>
-      <Box className="no-print" sx={{ display: 'flex', gap: 1, justifyContent: 'flex-end', flexWrap: 'wrap', p: 2 }}>
+      <Box className="no-print" sx={{
+          display: 'flex',
+          gap: 1,
+          justifyContent: 'flex-end',
+          flexWrap: 'wrap',
+          p: 2,
+          position: 'sticky',
+          bottom: 0,
+          bgcolor: 'background.paper',
+        }}>
         {extra}
         <Button color="inherit" onClick={() => window.print()}>
           Print

@@ -1,11 +1,12 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Link from 'next/link';
 import type { Complaint } from '@/model/inspect/part';
 import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
 import { Choices } from '@/ui/Choices';
-import { onStageClick, stageHref } from '../workshop/stageLink';
+import { stageHref } from '../workshop/stageLink';
 import { useHand } from '../workshop/useHand';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
@@ -67,9 +68,9 @@ export function Heard({ bicycle, send }: StageProps) {
             })}
           </Box>
           <Box
-            component="a"
+            component={Link}
+            prefetch={false}
             href={stageHref(bicycle.id, 'look-over')}
-            onClick={onStageClick(bicycle.id, 'look-over')}
             sx={{ display: 'inline-block', mt: 1.5, color: 'primary.main', fontWeight: 640 }}
           >
             Find its cause

@@ -146,7 +146,9 @@ export function ProofRow({
         </Box>
         <Verdicts bicycle={bicycle} send={send} proof={proof} stands={stands} />
       </Box>
-      {beside && <Box sx={{ fontSize: '0.94rem', mt: 0.5 }}>{beside}</Box>}
+      {beside && (
+        <Box sx={{ fontSize: '0.94rem', mt: 0.5, '&::first-letter': { textTransform: 'uppercase' } }}>{beside}</Box>
+      )}
       <Disclosure summary={<>{asks}</>} wide>
         {isAsked && <AskEvidence bicycle={bicycle} send={send} proof={proof.id} evidence={evidence} />}
         <Box sx={{ display: 'grid', gap: 1, pt: 2 }}>

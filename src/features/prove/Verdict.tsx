@@ -147,7 +147,7 @@ export function WhatStandsOpen({
   const blocking = ready.missing.filter((item) => item.blocks);
   const others = ready.missing.filter((item) => !item.blocks);
   return (
-    <Box id={OPEN_LINE} tabIndex={-1}>
+    <Box id={OPEN_LINE} tabIndex={-1} sx={{ mt: 4 }}>
       <Section
         title="What stands in the way"
         aside={blocking.length === 0 ? 'nothing' : blocking.length === 1 ? 'one thing' : `${blocking.length} things`}

@@ -5,6 +5,8 @@ import { USUAL_SETTINGS } from '../settings/usual';
 import type { StockItem } from '../stock/item';
 import type { Ago } from './ago';
 import { drawer } from './drawer';
+import { lantern, type LanternTold } from './lantern';
+import told from './lantern.json';
 import { racer } from './racer';
 import { slipway } from './slipway';
 import { staff } from './staff';
@@ -15,7 +17,7 @@ import { visitor } from './visitor';
 export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: WorkshopSettings; stock: StockItem[] } {
   const ago: Ago = (hours) => subMinutes(now, hours * 60).toISOString();
   return {
-    bicycles: [tourer(ago), staff(ago), racer(ago), visitor(ago), slipway(ago)],
+    bicycles: [tourer(ago), staff(ago), racer(ago), visitor(ago), slipway(ago), lantern(ago, told as LanternTold)],
     settings: { ...USUAL_SETTINGS, name: 'Ticket hall workshop', customerPerHour: 3600 },
     stock: drawer(ago),
   };

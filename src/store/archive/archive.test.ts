@@ -147,7 +147,7 @@ describe('the export', () => {
     expect(missing).toBe(0);
     const { database, workshop, take } = await own();
     const parcel = await parcelOf(zip);
-    expect(previewWords(await preview(workshop.database, parcel))).toBe('5 bicycles new.');
+    expect(previewWords(await preview(workshop.database, parcel))).toBe('6 bicycles new.');
     await take(parcel);
     for (const bicycle of bicycles) expect(database.records.get(bicycle.id)).toEqual(bicycle);
     expect([...database.photos.keys()].sort()).toEqual(['p1', 'p1:small', 'sound-1']);
