@@ -1,3 +1,4 @@
+import { workedAt } from './prove/order';
 import { produce } from 'immer';
 import * as z from 'zod/mini';
 import { own } from '@/core/own';
@@ -78,7 +79,11 @@ function applied(bicycle: Bicycle, sent: Envelope): Bicycle {
   return produce(bicycle, (draft) => {
     byType.get(step.type)!.apply(draft, step);
     for (const [i, row] of done.entries())
-      put(draft.worked, { id: `${sent.id.slice(0, 60)}.${i}`, at: sent.at, ...row } satisfies WorkedOn);
+      put(draft.worked, {
+        id: `${sent.id.slice(0, 60)}.${i}`,
+        at: workedAt(draft, sent.at),
+        ...row,
+      } satisfies WorkedOn);
   });
 }
 

@@ -2,6 +2,7 @@ import * as z from 'zod/mini';
 import { defineCommand, put, remove, rowOf, setOrDrop } from '../command';
 import { id } from '../fields';
 import { figure, plain } from '../phrases';
+import { signedAt } from './order';
 import {
   acceptance,
   ending,
@@ -22,7 +23,8 @@ export const commands = [
   defineCommand({
     type: 'markProof',
     schema: { mark: proofMark },
-    apply: (bicycle, { mark }) => put(bicycle.proofs, mark),
+    apply: (bicycle, { mark }) =>
+      put(bicycle.proofs, rowOf(bicycle.proofs, mark.id) ? mark : { ...mark, at: signedAt(bicycle, mark.at) }),
     words: ({ mark }) => `proof ${mark.passed ? 'passed' : 'failed'}`,
   }),
   defineCommand({

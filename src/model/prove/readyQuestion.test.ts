@@ -233,6 +233,41 @@ describe('work reopens what was signed', () => {
   });
 });
 
+describe('a clock set back between work and proof', () => {
+  const whole = () => wholeBicycle({ brakes: 'disc', mudguards: true }, at(0));
+  const sent = (bicycle: Bicycle, hours: number, id: string, step: Command) =>
+    applyCommand(bicycle, { id, bicycle: 'b1', at: at(hours), command: step });
+  const brake: Command = { type: 'overhaulStep', place: 'brake.front', step: 's', done: true };
+  const proved = (hours: number): Command => ({
+    type: 'markProof',
+    mark: {
+      id: `p${hours}`,
+      proof: 'brakes-anchor',
+      passed: true,
+      how: '',
+      at: at(hours),
+      by: 'Ada',
+      accepted: null,
+      note: '',
+    },
+  });
+  const opens = (bicycle: Bicycle) =>
+    lawOf(bicycle, TODAY).ready.missing.some((item) => item.kind === 'proof-reopened' && item.id === 'brakes-anchor');
+
+  test('what is proved after work stands, though the clock says that it was before', () => {
+    const worked = sent(whole(), 5, 'w', brake);
+    expect(opens(worked)).toBe(true);
+    expect(opens(sent(worked, 2, 'p', proved(2)))).toBe(false);
+  });
+  test('work after a proof reopens it, though the clock says that it was before', () =>
+    expect(opens(sent(sent(whole(), 5, 'p', proved(5)), 2, 'w', brake))).toBe(true));
+  test('a note that is written later moves no signature past the work', () => {
+    const worked = sent(sent(whole(), 1, 'p', proved(1)), 5, 'w', brake);
+    const mark = worked.proofs.at(-1)!;
+    expect(opens(sent(worked, 6, 'n', { type: 'markProof', mark: { ...mark, note: 'later' } }))).toBe(true);
+  });
+});
+
 test('a part left off on purpose closes its slot everywhere, except where it stops, steers or carries', () => {
   const off = (place: string): Command[] => [
     { type: 'markStep', place, step: 's', done: true, takes: ['a'] },

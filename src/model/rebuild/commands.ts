@@ -1,8 +1,9 @@
 import * as z from 'zod/mini';
 import { own } from '@/core/own';
-import { defineCommand, put, remove, setOrDrop, work } from '../command';
+import { defineCommand, put, remove, rowOf, setOrDrop, work } from '../command';
 import { id } from '../fields';
 import { fieldNames, figure } from '../phrases';
+import { signedAt } from '../prove/order';
 import {
   fastener,
   FIT_MEASURES,
@@ -29,7 +30,8 @@ export const commands = [
   defineCommand({
     type: 'signBolt',
     schema: { signature },
-    apply: (bicycle, step) => put(bicycle.signatures, step.signature),
+    apply: (bicycle, { signature: row }) =>
+      put(bicycle.signatures, rowOf(bicycle.signatures, row.id) ? row : { ...row, at: signedAt(bicycle, row.at) }),
     words: ({ signature: { valueNm } }) =>
       valueNm === null ? 'bolt signed by feel' : `bolt signed at ${figure(valueNm)} N·m`,
   }),

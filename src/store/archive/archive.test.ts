@@ -151,7 +151,7 @@ describe('the export', () => {
     await take(parcel);
     for (const bicycle of bicycles) expect(database.records.get(bicycle.id)).toEqual(bicycle);
     expect([...database.photos.keys()].sort()).toEqual(['p1', 'p1:small', 'sound-1']);
-    expect(previewWords(await preview(workshop.database, parcel))).toBe('5 the same.');
+    expect(previewWords(await preview(workshop.database, parcel))).toBe('6 the same.');
   });
 });
 
@@ -203,7 +203,7 @@ describe('taking in', () => {
       try {
         await take(parcel);
         finished = true;
-        expect(database.records.size).toBe(5);
+        expect(database.records.size).toBe(6);
       } catch {
         refused++;
         expect([failAt, all(database)]).toEqual([failAt, before]);
