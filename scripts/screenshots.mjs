@@ -52,6 +52,15 @@ async function lockAndSpin(page) {
   await page.getByRole('button', { name: 'Rock the rim' }).click();
 }
 
+/** The gears on the ride: one ring crisp, one change slow, one that goes over. */
+async function rideGears(page) {
+  await page.getByRole('link', { name: 'Ride it, one at a time' }).click();
+  await page.getByRole('button', { name: /^Step \d+: Shifts well/ }).click();
+  await page.getByRole('button', { name: 'All crisp on ring 1' }).click();
+  await page.getByRole('button', { name: /^Ring 1, cog 4, to a larger cog/ }).click();
+  await page.getByText('1 not crisp').waitFor();
+}
+
 const SHOTS = [
   { name: 'floor', path: '/' },
   { name: 'buy', path: `${TOURER}buy` },
@@ -64,14 +73,14 @@ const SHOTS = [
   { name: 'overhaul', path: `${STAFF}overhaul&tray=hub.front` },
   { name: 'practice', path: '/practice', act: lockAndSpin },
   { name: 'rebuild', path: '/bike?id=slipway-tourer&stage=rebuild' },
-  { name: 'prove-dark', path: `${STAFF}prove`, scheme: 'dark' },
+  { name: 'prove-dark', path: '/bike?id=lantern-commuter&stage=prove', scheme: 'dark' },
   { name: 'hand-over', path: `${STAFF}hand-over` },
   { name: 'bench', path: '/bench?id=ferry-staff-7&task=strip' },
   { name: 'records', path: '/records' },
   { name: 'floor-phone', path: '/', size: PHONE },
   { name: 'door-phone', path: `${TOURER}buy`, size: PHONE, act: atTheDoor },
   { name: 'tray-phone', path: `${STAFF}strip&tray=hub.front`, size: PHONE },
-  { name: 'bearing-phone', path: `${STAFF}overhaul&tray=headset`, size: PHONE },
+  { name: 'ride-phone', path: '/bike?id=slipway-tourer&stage=prove', size: PHONE, act: rideGears },
 ];
 
 await packages();

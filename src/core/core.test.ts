@@ -21,7 +21,14 @@ import { calculatorIds, registry } from './registry';
 import { parseJson, reckon } from './reckon';
 import { assemblyAt } from './strip/assembly';
 import { stripTurn, type TurnInput } from './strip/turn';
-import { parseDecimal, parseLengthMm, parseMoneyMinor } from './units/parseReading';
+import {
+  parseDecimal,
+  parseDistanceM,
+  parseLengthMm,
+  parseMoneyMinor,
+  parsePressureBar,
+  parseSpeedKmh,
+} from './units/parseReading';
 import { stateOf, verdictStates } from './vocabulary/verdicts';
 import { places, states } from './vocabulary/vocabulary';
 
@@ -402,6 +409,19 @@ describe('what a field takes', () => {
     expect(parseMoneyMinor('€ 0.07')).toEqual({ ok: true, value: 7 });
     expect(parseMoneyMinor('1.005').ok).toBe(false);
     expect(parseDecimal('0,5')).toEqual({ ok: true, value: 0.5 });
+  });
+});
+
+describe('a reading in another unit', () => {
+  test('is converted where it is one of its kind, and refused in words where it is not', () => {
+    expect(parsePressureBar('60 psi')).toEqual({ ok: true, value: 4.1369 });
+    expect(parsePressureBar('400kPa')).toEqual({ ok: true, value: 4 });
+    expect(parsePressureBar('4,5')).toEqual({ ok: true, value: 4.5 });
+    expect(parseSpeedKmh('10 mph')).toEqual({ ok: true, value: 16.0934 });
+    expect(parseDistanceM('10 ft')).toEqual({ ok: true, value: 3.048 });
+    for (const typed of ['60 mm', 'psi', '60 constructor', '-4 bar'])
+      expect([typed, parsePressureBar(typed).ok]).toEqual([typed, false]);
+    expect(parsePressureBar('60 mm')).toMatchObject({ hint: expect.stringContaining('psi') as string });
   });
 });
 

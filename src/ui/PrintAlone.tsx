@@ -29,7 +29,9 @@ export function PrintAlone({
         }}
       />
       <Box sx={{ bgcolor: '#fff', color: '#111', p: 3 }}>{children}</Box>
-      <Box className="no-print" sx={{
+      <Box
+        className="no-print"
+        sx={{
           display: 'flex',
           gap: 1,
           justifyContent: 'flex-end',
@@ -38,7 +40,8 @@ export function PrintAlone({
           position: 'sticky',
           bottom: 0,
           bgcolor: 'background.paper',
-        }}>
+        }}
+      >
         {extra}
         <Button color="inherit" onClick={() => window.print()}>
           Print

@@ -3,7 +3,15 @@ import Box from '@mui/material/Box';
 import InputAdornment from '@mui/material/InputAdornment';
 import dynamic from 'next/dynamic';
 import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
-import { parseDecimal, parseLengthMm, parseMoneyMinor, type ParsedReading } from '@/core/units/parseReading';
+import {
+  parseDecimal,
+  parseDistanceM,
+  parseLengthMm,
+  parseMoneyMinor,
+  parsePressureBar,
+  parseSpeedKmh,
+  type ParsedReading,
+} from '@/core/units/parseReading';
 import type { StateId } from '@/core/vocabulary/vocabulary';
 import { moneyTyped } from './format';
 import { READING_EVENT } from './readingEvent';
@@ -12,12 +20,15 @@ import { TextInput } from './TextInput';
 
 const Trace = dynamic(() => import('./Trace').then((module) => module.Trace), { ssr: false });
 
-export type ReadingKind = 'length' | 'number' | 'money';
+export type ReadingKind = 'length' | 'number' | 'money' | 'pressure' | 'speed' | 'distance';
 
 const PARSERS: Record<ReadingKind, (text: string) => ParsedReading> = {
   length: parseLengthMm,
   number: parseDecimal,
   money: parseMoneyMinor,
+  pressure: parsePressureBar,
+  speed: parseSpeedKmh,
+  distance: parseDistanceM,
 };
 
 export interface ReadingFieldProps {

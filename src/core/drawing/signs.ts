@@ -20,9 +20,9 @@ const STAGE_WORDS: Record<StageSign, string> = {
   'in-bath': 'In the bath',
   open: 'Open',
   'bearing-done': 'Bearing done',
-  signed: 'Bolts signed',
-  'part-signed': 'Some bolts signed',
-  unsigned: 'Bolts not signed',
+  signed: 'Signed',
+  'part-signed': 'Signed in part',
+  unsigned: 'Not signed',
   loose: 'Loose for now',
 };
 

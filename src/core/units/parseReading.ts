@@ -44,6 +44,34 @@ export function parseDecimal(text: string): ParsedReading {
     : { ok: false, hint: 'far too large: read it again' };
 }
 
+/** What a person may write behind a number, each as so much of the first, which stands where nothing is written. */
+const UNITS = {
+  pressure: { bar: 1, psi: 0.0689476, kpa: 0.01 },
+  speed: { 'km/h': 1, kmh: 1, mph: 1.609344 },
+  distance: { m: 1, ft: 0.3048, cm: 0.01 },
+} as const;
+
+/** A number with or without one of some units. Another unit is refused in words rather than read as if it were not there. */
+function parseIn(units: Readonly<Record<string, number>>): (text: string) => ParsedReading {
+  const names = Object.keys(units);
+  return (text) => {
+    const found = /^(.*?)\s*([a-z/]+)$/i.exec(text.trim());
+    const number = parseDecimal(found ? found[1]! : text);
+    if (!number.ok || !found) return number;
+    const factor = Object.hasOwn(units, found[2]!.toLowerCase()) ? units[found[2]!.toLowerCase()]! : null;
+    return factor === null
+      ? { ok: false, hint: `"${found[2]!.slice(0, 12)}" is no unit here: ${names.join(', ')}` }
+      : { ok: true, value: factor === 1 ? number.value : Math.round(number.value * factor * 1e4) / 1e4 };
+  };
+}
+
+/** A pressure in bar: `4`, `4 bar`, `60 psi`, `400 kPa`. Example: `parsePressureBar('60 psi')` → 4.1369. */
+export const parsePressureBar = parseIn(UNITS.pressure);
+/** A speed in km/h: `20`, `12 mph`. Example: `parseSpeedKmh('10 mph')` → 16.0934. */
+export const parseSpeedKmh = parseIn(UNITS.speed);
+/** A distance in metres: `3.5`, `12 ft`. Example: `parseDistanceM('10 ft')` → 3.048. */
+export const parseDistanceM = parseIn(UNITS.distance);
+
 /**
  * An amount of money as typed, in minor units: `140`, `140.5`, `140,50`. More than two decimals is refused, because money
  * never rounds silently. Example: `parseMoneyMinor('12,5')` → 1250.

@@ -10,10 +10,13 @@ import { ballRowLabel } from '@/core/strip/tray';
 import { placeLabel, stateLabel } from '@/core/vocabulary/vocabulary';
 import type { Bicycle } from '@/model/record';
 import type { Bearing } from '@/model/bearings/part';
+import { readWords } from '@/model/prove/paper';
 import { acceptedWords, lastWayOut, proofMarkOf } from '@/model/prove/proving';
+import { openLooks } from '@/model/prove/secondLooks';
 import { signedBolts } from '@/model/rebuild/questions';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
 import { dayOf } from '@/ui/format';
+import { useEvidence } from '../prove/useEvidence';
 import { useProofs } from '../prove/useProofs';
 import { SafetyParts } from './SafetyParts';
 import { WentBetween } from './WentBetween';
@@ -117,6 +120,9 @@ export function PrintSheet({
   due: { place: string; dueOn: string }[];
 }) {
   const proofs = useProofs(bicycle.kind);
+  const evidence = useEvidence(bicycle);
+  const signature = bicycle.signed.at(-1);
+  const [look] = openLooks(bicycle);
   const overhauled = bicycle.bearings.filter(
     (bearing) => bearing.before || bearing.after || ballsIn(bearing).length > 0,
   );
@@ -259,14 +265,26 @@ export function PrintSheet({
             <div key={proof.id}>
               {proof.label}: <b>{mark ? (mark.passed ? 'passed' : 'failed') : 'not signed'}</b>
               {mark?.by && `, ${mark.by}`}
+              {evidence && readWords(bicycle, proof.id, evidence).map((words) => `; ${words}`)}
+              {mark?.note && `; ${mark.note}`}
               {mark?.accepted && `; accepted by ${mark.accepted.by}: ${mark.accepted.words}`}
             </div>
           );
         })}
       </Part>
+      {signature && (
+        <Part title="Signed">
+          {signature.by}, {dayOf(signature.at)}, {signature.lines.length} lines.
+          {signature.left && ` Left as it is: ${signature.left}`}
+          {signature.accepted && ` Accepted in writing by ${signature.accepted.by}.`}
+          {signature.qualified && ` A qualified person: ${signature.qualified}`}
+        </Part>
+      )}
       <Part title="Watch">
-        Spokes settle and cables bed in: have bolts and brakes looked at again after the first rides. This sheet says
-        what was seen and done; it is no certificate.
+        {look
+          ? `Second look by ${dayOf(look.dueOn)}, or after fifty kilometres: spokes settle and cables bed in. `
+          : 'Spokes settle and cables bed in: have bolts and brakes looked at again after the first rides. '}
+        This sheet says what was seen and done; it is no certificate.
       </Part>
     </Box>
   );

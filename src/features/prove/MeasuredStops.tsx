@@ -87,7 +87,7 @@ export function MeasuredStops({
       <Box data-readings sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap', alignItems: 'start', mt: 1 }}>
         <ReadingField
           label="Speed"
-          kind="number"
+          kind="speed"
           unit="km/h"
           width={big ? 160 : 130}
           value={draft.speedKmh ?? null}
@@ -96,7 +96,7 @@ export function MeasuredStops({
         />
         <ReadingField
           label="Stopped within"
-          kind="number"
+          kind="distance"
           unit="m"
           width={big ? 160 : 150}
           value={draft.distanceM ?? null}

@@ -11,6 +11,7 @@ export const prove: Declared = {
   notes: {
     prove: ({ proofs }) => (proofs.length ? `${new Set(proofs.map((row) => row.proof)).size} tried` : ''),
   },
+  overlays: [{ at: ['prove'], load: () => import('./overlay').then(({ proofSigns }) => proofSigns) }],
   tasks: [{ id: 'prove', label: 'Prove', stage: 'prove', byPlace: false }],
   bench: { prove: () => import('./bench').then(({ proveBench }) => proveBench) },
   thread: () => import('./thread').then(({ proofThread }) => proofThread),

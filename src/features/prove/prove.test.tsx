@@ -35,14 +35,18 @@ describe('the proof', () => {
     const tyres = await row('Tyres seated, pressure within their marking');
     await userEvent.click(await within(tyres).findByText(/Readings, note/));
     const front = within(tyres).getByRole('group', { name: 'Front tyre' });
-    await userEvent.type(within(front).getByLabelText('Its mark, at most'), '5{Enter}');
+    // The mark of the tyre as it stands there, and a unit that no pressure has.
+    await userEvent.type(within(front).getByLabelText('Its mark, at most'), '72.5 psi{Enter}');
+    await userEvent.type(within(front).getByLabelText('Pressure'), '40 mm{Enter}');
+    expect(within(front).getByText(/"mm" is no unit here: bar, psi, kpa/)).toBeInTheDocument();
+    await userEvent.clear(within(front).getByLabelText('Pressure'));
     await userEvent.type(within(front).getByLabelText('Pressure'), '6.5{Enter}');
     expect(await screen.findByText('Not ready')).toBeInTheDocument();
-    expect(within(tyres).getAllByText(/6.5 bar, and at most 5 is allowed/).length).toBeGreaterThan(0);
+    expect(within(tyres).getAllByText(/6.5 bar, and at most 4.99/).length).toBeGreaterThan(0);
     await userEvent.clear(within(front).getByLabelText('Pressure'));
     await userEvent.type(within(front).getByLabelText('Pressure'), '4{Enter}');
     expect(await screen.findByText('Ready, as far as it was signed')).toBeInTheDocument();
-    expect(record().proofReadings.map(({ value }) => value)).toEqual([5, 6.5, 4]);
+    expect(record().proofReadings.map(({ value }) => value)).toEqual([4.9987, 6.5, 4]);
   });
 
   test('a lever is read into the one body of findings, beside what it was before', async () => {
