@@ -118,6 +118,7 @@ test('nothing is cut off on a phone', async ({ page }) => {
   for (const stage of STAGES) {
     await toStage(page, stage);
     await expect(page.getByRole('main').getByRole('heading', { level: 2 }).first()).toBeVisible();
+    if (stage === 'prove') await expect(page.getByLabel('What was left as it is')).toBeVisible();
     await drawn();
     expect(await overflow(), stage).toBe(0);
   }

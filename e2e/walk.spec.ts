@@ -91,13 +91,13 @@ test('ten minutes at the stand: readings, verdicts and what was skipped', async 
   await page.keyboard.press('Escape');
   await expect(page.getByText('42 of 45 places not looked at, which is not fine')).toBeVisible();
   await toStage(page, 'prove');
-  await expect(page.getByText('Fork: unsafe as last seen')).toBeVisible();
-  await page
-    .getByRole('status')
+  const open = page.locator('#stands-open');
+  await expect(open.getByText('Fork: unsafe as last seen')).toBeVisible();
+  await open
     .getByText(/^and \d+ more$/)
     .first()
     .click();
-  await expect(page.getByText('Front tyre: not looked at')).toBeVisible();
+  await expect(open.getByText('Front tyre: not looked at')).toBeVisible();
 });
 
 test('hours keep themselves: a long quiet is asked about once, and what counts falls on the stage at hand', async ({

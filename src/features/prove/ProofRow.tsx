@@ -151,7 +151,7 @@ export function ProofRow({
       )}
       <Disclosure summary={<>{asks}</>} wide>
         {isAsked && <AskEvidence bicycle={bicycle} send={send} proof={proof.id} evidence={evidence} />}
-        <Box sx={{ display: 'grid', gap: 1, pt: 2 }}>
+        <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1, pt: 2 }}>
           {mark ? (
             <KeptText
               label="Note"

@@ -59,7 +59,7 @@ function Sign({ send, ready, lines }: Pick<StageProps, 'send'> & { ready: Ready;
     send({ type: 'signProof', signed: { ...proof, sum: sumOf(proof) } });
   };
   return (
-    <Box sx={{ display: 'grid', gap: 1.5, justifyItems: 'start' }}>
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.5, justifyItems: 'start' }}>
       <Choices label="It goes out" options={WAYS} value={way} onChoose={(next) => setWay(next)} />
       <KeptText label="What was left as it is" value={left} width={560} most={1000} onKeep={setLeft} />
       <KeptText

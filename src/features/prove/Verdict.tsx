@@ -86,7 +86,7 @@ export function Standing({ ready }: { ready: Ready | null }) {
   const state = ready?.ready ? 'fine' : 'unsafe';
   const [first] = blocking;
   return (
-    <Box role="status" sx={{ minHeight: 124 }}>
+    <Box role="status" sx={{ minHeight: 112 }}>
       {ready === null ? (
         <Box sx={{ fontSize: '1.8rem', fontWeight: 680, color: 'text.secondary' }}>Calculating…</Box>
       ) : (

@@ -39,7 +39,7 @@ function AskProof({ bicycle, send, step }: StepProps<unknown>) {
   const against = evidence?.against.find((each) => each.proof === step.id);
   const set = (passed: boolean) => send(markProof(step.id, passed, name, mark?.note));
   return (
-    <Box sx={{ display: 'grid', gap: 2 }}>
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
       <Box sx={{ display: 'flex', gap: 2 }}>
         <Button variant="outlined" size="large" sx={KEY} onClick={() => set(true)}>
           Passed
