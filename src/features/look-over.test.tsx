@@ -145,6 +145,22 @@ describe('from complaint to cause', () => {
     );
     expect(screen.getByText(/^Unsafe: not to be ridden/)).toBeInTheDocument();
   });
+
+  test('mended and still there: a second cause is looked for, and what the first explains counts for nothing', async () => {
+    const { record } = await drawStage(Look);
+    await userEvent.click(screen.getByRole('button', { name: 'One complaint' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'It skips under load' }));
+    const outcome = async (name: string) => userEvent.click(await screen.findByRole('button', { name }));
+    await outcome('Past its limit');
+    await outcome('Even flanks');
+    await userEvent.click(await screen.findByRole('button', { name: 'That is mended, and it is still there' }));
+    const [mended] = record().complaints[0]!.known;
+    expect(mended).toBeDefined();
+    const causes = screen.getByRole('list', { name: 'Likeliest causes' });
+    await waitFor(() => expect(within(causes).queryByText('Chain worn past its limit')).toBeNull());
+    expect(within(causes).getAllByRole('listitem')[0]).not.toHaveTextContent('Nothing else');
+    expect(screen.getByText(/^Mended already:/)).toBeInTheDocument();
+  });
 });
 
 describe('Decide for a customer', () => {

@@ -1,11 +1,14 @@
 import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
 import { conclude, type Diagnosis } from './conclude';
-import { diagnosisFields, faultId } from './diagnosisQuestion';
+import { complaintId, diagnosisFields, faultId } from './diagnosisQuestion';
 import { besides } from './twoFaults';
 
 const input = z.strictObject({
   ...diagnosisFields,
+  still: z
+    ._default(z.array(complaintId).check(z.maxLength(40)), [])
+    .check(z.describe('complaints that stayed once the known faults were mended: these explain them no more')),
   known: z
     .array(faultId)
     .check(z.minLength(1), z.maxLength(6), z.describe('faults that are there, or were when the tests were made')),
@@ -16,7 +19,8 @@ const input = z.strictObject({
  * at even odds before anything is heard. What is complained of or seen may come of a known fault, of the other one, or
  * shows anyhow: a complaint by the noisy-or 1 − (1 − p)(1 − q)/(1 − leak); the usual outcome of a test where neither brings
  * a sign, p₀·q₀/u₀, the signs sharing the rest by what each cause brings on top of the usual. So what the known faults
- * explain wholly says nothing of another, and what they leave open does.
+ * explain wholly says nothing of another, and what they leave open does. A complaint that stayed after they were mended
+ * (`still`) is explained by none of them.
  *
  * Units: bits, minutes, shares. Errors: ids that inspect.knowledge does not list, no known fault. Source: Bayes' rule and
  * the noisy-or over the diagnosis tables. Example: it skips, the chain is worn → nothing else leads.
@@ -30,5 +34,5 @@ export const inspectDiagnoseAfter = defineCalculator({
     known: ['chain-worn'],
   },
   input,
-  run: ({ known, ...question }): Diagnosis => conclude(besides([...new Set(known)]), question),
+  run: ({ known, still, ...question }): Diagnosis => conclude(besides([...new Set(known)], still), question),
 });

@@ -220,6 +220,13 @@ describe('a second cause, after the first', () => {
     }
     expect(untouched).toBeGreaterThan(1000);
   });
+  test('a complaint that stayed once the known fault was mended is not explained by it', () => {
+    const question = { complaints: ['skips'], results: [{ test: 'chain-gauge', outcome: 'worn' }] };
+    expect(after(question).faults[0]!.id).toBe('none');
+    const stayed = after({ ...question, still: ['skips'] });
+    expect(stayed.faults[0]!.id).toBe('cogs-worn');
+    expect(oddsOf(stayed, 'none')).toBeLessThan(0.2);
+  });
   test('two causes show a sign at least as often as either; chances of all outcomes come to one', () => {
     fc.assert(
       fc.property(
@@ -262,4 +269,17 @@ test('an open complaint whose leading fault throws riders is told as unsafe', ()
     ],
   });
   expect(told.ok && told.output.open.map((each) => each.unsafe)).toEqual([true, false]);
+});
+
+test('a cause that throws riders keeps its complaint unsafe until it is closed, though it is said to be mended', () => {
+  const told = answer(inspectOpenComplaints, {
+    complaints: [
+      { id: 'a', question: { complaints: ['slips-start'], results: [] }, known: ['pawls'] },
+      { id: 'b', question: { complaints: ['skips'], results: [] }, known: ['chain-worn'] },
+    ],
+  });
+  expect(told.ok && told.output.open.map(({ fault, unsafe }) => [fault, unsafe])).toEqual([
+    [expect.not.stringMatching('pawls'), true],
+    [expect.not.stringMatching('chain-worn'), false],
+  ]);
 });

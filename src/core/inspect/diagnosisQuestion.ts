@@ -9,7 +9,7 @@ const outcomesOf = (test: string) => knowledge.tests.find((each) => each.id === 
 const unknown = (what: string) => (issue: { input?: unknown }) =>
   `no ${what} is called "${String(issue.input)}"; inspect.knowledge lists them`;
 
-const complaintId = z.string().check(
+export const complaintId = z.string().check(
   z.maxLength(60),
   z.refine((id) => knowledge.complaints.some((each) => each.id === id), { error: unknown('complaint') }),
 );

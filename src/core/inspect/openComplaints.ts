@@ -40,7 +40,7 @@ export interface OpenComplaints {
 function run({ complaints }: z.output<typeof input>): OpenComplaints {
   return {
     open: complaints.map(({ id, question, told, known }) => {
-      const hypotheses = known.length === 0 ? singleFaults : besides(known);
+      const hypotheses = known.length === 0 ? singleFaults : besides(known, question.complaints);
       const { faults, unsafe } = conclude(hypotheses, question);
       const [first] = faults;
       const fault = hypotheses.faults.find((each) => each.id === first!.id)!;
@@ -50,7 +50,11 @@ function run({ complaints }: z.output<typeof input>): OpenComplaints {
         fault: fault.id,
         leads: fault.label,
         probability: first!.probability,
-        unsafe: unsafe || (told !== undefined && conclude(hypotheses, told).unsafe),
+        // What throws riders is over when the complaint is closed, and not when somebody says that it was mended.
+        unsafe:
+          unsafe ||
+          known.some((each) => knowledge.faults.some((row) => row.id === each && row.unsafe)) ||
+          (told !== undefined && conclude(hypotheses, told).unsafe),
       };
     }),
   };

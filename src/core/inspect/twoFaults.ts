@@ -63,9 +63,9 @@ export function explained(known: readonly string[]): Known {
 
 /**
  * The other faults, each together with those that are known, and nothing else at even odds. The rest share the other half
- * as they are met.
+ * as they are met. `still` are complaints that stayed once the known ones were mended: these explain them no more.
  */
-export function besides(known: readonly string[]): Hypotheses {
+export function besides(known: readonly string[], still: readonly string[] = []): Hypotheses {
   const { complaints, tests } = explained(known);
   const others = knowledge.faults.flatMap((fault, i) => (known.includes(fault.id) ? [] : [{ fault, i }]));
   const whole = others.reduce((sum, { fault }) => sum + fault.prior, 0);
@@ -73,9 +73,10 @@ export function besides(known: readonly string[]): Hypotheses {
     faults: [{ id: NONE, label: 'Nothing else', unsafe: false }, ...others.map(({ fault }) => fault)],
     priors: Float64Array.from([NONE_PRIOR, ...others.map(({ fault }) => ((1 - NONE_PRIOR) * fault.prior) / whole)]),
     complaints: new Map(
-      [...complaints].map(([id, p]) => {
+      [...complaints].map(([id, explains]) => {
         const chances = singleFaults.complaints.get(id)!;
         const leak = knowledge.complaintDefault;
+        const p = still.includes(id) ? leak : explains;
         return [id, Float64Array.from([p, ...others.map(({ i }) => eitherBrings(p, chances[i]!, leak))])];
       }),
     ),

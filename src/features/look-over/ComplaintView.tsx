@@ -215,7 +215,7 @@ function OpenComplaint({ bicycle, send, row, known }: StageProps & { row: Compla
   const { output: first } = useReckon('inspect.diagnose', row.known.length === 0 ? question : null);
   const { output: second } = useReckon(
     'inspect.diagnoseAfter',
-    question && row.known.length > 0 ? { ...question, known: row.known } : null,
+    question && row.known.length > 0 ? { ...question, known: row.known, still: row.complaints } : null,
   );
   const found = row.known.length === 0 ? first : second;
   const answers = (lookOver?.answers ?? []).filter(({ test, outcome }) =>
@@ -270,7 +270,7 @@ function OpenComplaint({ bicycle, send, row, known }: StageProps & { row: Compla
                 <Typography sx={{ mt: 2 }}>
                   Mended already:{' '}
                   <b>{row.known.map((id) => known.faults.find((each) => each.id === id)?.label).join(', ')}</b>. What it
-                  explains counts for nothing else.
+                  explained counts for nothing else.
                 </Typography>
               )}
               {top && top.id !== 'none' && top.probability >= 0.6 && (
