@@ -2,6 +2,7 @@
 export * as bearings from './bearings/calculators';
 export * as brakes from './brakes/calculators';
 export * as buy from './buy/calculators';
+export * as cables from './cables/calculators';
 export * as clean from './clean/calculators';
 export * as decide from './decide/calculators';
 export * as identify from './identify/calculators';

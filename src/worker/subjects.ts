@@ -7,6 +7,7 @@ export const SUBJECTS: Record<string, Subject> = {
   bearings: () => import('@/core/bearings/calculators'),
   brakes: () => import('@/core/brakes/calculators'),
   buy: () => import('@/core/buy/calculators'),
+  cables: () => import('@/core/cables/calculators'),
   clean: () => import('@/core/clean/calculators'),
   decide: () => import('@/core/decide/calculators'),
   identify: () => import('@/core/identify/calculators'),

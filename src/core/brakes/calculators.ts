@@ -1,4 +1,6 @@
+import { brakesCantilever } from './cantilever';
+import { brakesChain } from './chain';
 import { brakesStop } from './stop';
 
 /** The calculators of this subject. */
-export const calculators = [brakesStop] as const;
+export const calculators = [brakesStop, brakesCantilever, brakesChain] as const;
