@@ -19,7 +19,10 @@ export interface HouseRule {
     | 'taper'
     | 'chainRenewal'
     | 'tyreGap'
-    | 'tyreAge';
+    | 'tyreAge'
+    | 'padToe'
+    | 'leverGrip'
+    | 'masterCylinder';
   title: string;
   options: RuleOption[];
 }
@@ -161,6 +164,50 @@ export const HOUSE_RULES: HouseRule[] = [
         value: 'age',
         label: 'Is renewed at its age',
         words: 'From the age in the table it is renewed, whatever it shows.',
+      },
+    ],
+  },
+  {
+    key: 'padToe',
+    title: 'Pads of a rim brake',
+    options: [
+      {
+        value: 'toed',
+        label: 'Are toed in',
+        words: 'The front end meets the rim first: quieter, and they wear square.',
+      },
+      { value: 'square', label: 'Stand square', words: 'Flat from the first: the whole pad brakes at once.' },
+    ],
+  },
+  {
+    key: 'leverGrip',
+    title: 'Levers on a flat bar',
+    options: [
+      {
+        value: 'turn',
+        label: 'May turn in a crash',
+        words: 'Just tight enough for a hard pull: they turn, and do not snap.',
+      },
+      {
+        value: 'hold',
+        label: 'Hold',
+        words: 'A lever that is shoved hard stays where it is. Drop levers always hold.',
+      },
+    ],
+  },
+  {
+    key: 'masterCylinder',
+    title: 'A master cylinder that leaks',
+    options: [
+      {
+        value: 'renew',
+        label: 'Is renewed with its lever',
+        words: 'A new lever: nobody hangs on a seal that was fitted once.',
+      },
+      {
+        value: 'rebuild',
+        label: 'Is taken apart',
+        words: 'A new piston set where the bore is whole; a scratched bore is finished.',
       },
     ],
   },

@@ -1,6 +1,7 @@
 /** What a bicycle's record is made of; each subject declares its part of it, its commands and an empty part. */
 export * as bearings from './bearings/subject';
 export * as bicycle from './bicycle/subject';
+export * as brakes from './brakes/subject';
 export * as buy from './buy/subject';
 export * as clean from './clean/subject';
 export * as decide from './decide/subject';

@@ -12,4 +12,7 @@ export const houseRules = z.strictObject({
   chainRenewal: z._default(z.enum(['at-limit', 'early']), 'at-limit'),
   tyreGap: z._default(z.enum(['usual', 'wide']), 'usual').check(z.describe('room beside a tyre: 3 mm or 6 mm')),
   tyreAge: z._default(z.enum(['condition', 'age']), 'condition'),
+  padToe: z._default(z.enum(['toed', 'square']), 'toed').check(z.describe('pads of rim brakes')),
+  leverGrip: z._default(z.enum(['turn', 'hold']), 'turn').check(z.describe('levers on a flat bar in a crash')),
+  masterCylinder: z._default(z.enum(['rebuild', 'renew']), 'renew'),
 });

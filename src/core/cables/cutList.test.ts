@@ -144,17 +144,17 @@ test('the proven list is as good as trying every way of handing pieces out', () 
             break;
           }
           worth = [
-            worth![0]! - here.length,
-            worth![1]! - here.reduce((sum, each) => sum + each.lengthMm, 0),
-            worth![2]! + unit.price,
-            worth![3]! + (rest < 300 ? rest : 0),
-            worth![4]! + 1,
+            worth[0]! - here.length,
+            worth[1]! - here.reduce((sum, each) => sum + each.lengthMm, 0),
+            worth[2]! + unit.price,
+            worth[3]! + (rest < 300 ? rest : 0),
+            worth[4]! + 1,
           ];
         }
         if (
           worth &&
           (best === null ||
-            worth.some((each, i) => each < best![i]! && worth!.slice(0, i).every((same, k) => same === best![k])))
+            worth.some((each, i) => each < best![i]! && worth.slice(0, i).every((same, k) => same === best![k])))
         )
           best = worth;
       }

@@ -11,6 +11,7 @@ import { goToLine } from '@/ui/goToLine';
 import { Section } from '@/ui/Section';
 import { stateColour } from '@/ui/StateMark';
 import { useTapped, useTellHand } from '../at-hand/hand';
+import { BrakeSetup } from '../brakes/BrakeSetup';
 import { PutBack } from '../strip/PutBack';
 import { LooseButton } from '../workshop/LooseButton';
 import { NextOfThread } from '../workshop/StageAction';
@@ -93,6 +94,9 @@ export function BuildPlace({
       </Box>
       {assembly && out > 0 && <BackTogether bicycle={bicycle} send={send} assembly={assembly} onAll={onAll} />}
       <Joints send={send} joints={output?.joints.filter((joint) => joint.place === place) ?? []} />
+      {(place === 'brake.front' || place === 'brake.rear') && (
+        <BrakeSetup bicycle={bicycle} send={send} place={place} />
+      )}
       {(place === 'seat-post' || (place === 'stem' && bicycle.kind.stem === 'quill')) && (
         <HowDeep bicycle={bicycle} send={send} place={place} />
       )}

@@ -40,9 +40,11 @@ export const commands = [
     type: 'answerDoor',
     schema: { line: id, answer: z.nullable(z.enum(['fine', 'bad'])), at, by: z._default(person, '') },
     apply({ door }, { line, answer, at: when, by }) {
+      const known = door[line];
       if (answer === null) delete door[line];
-      // Said again, it was known since it was said first.
-      else if (door[line]?.answer !== answer) door[line] = { answer, at: when, by };
+      // Said again, it was known since it was said first, whichever of two tabs is heard first.
+      else if (known?.answer !== answer || `${when} ${by}` < `${known.at} ${known.by}`)
+        door[line] = { answer, at: when, by };
     },
     words: ({ line, answer }) => `${plain(line)}: ${answer ?? 'not looked at'}`,
   }),

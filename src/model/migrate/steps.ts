@@ -228,6 +228,9 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
     shifts: {},
     secondLooks: [],
     signed: [],
+    brakeNumbers: {},
+    brakeFluids: {},
+    brakeSteps: {},
   }),
 };
 
@@ -252,6 +255,7 @@ const SETTINGS_STEPS: Record<number, (old: Raw) => Raw> = {
   }),
   // Schools that the house had no rule for stand as most workshops have them.
   9: (old) => ({ ...old, rules: { ...USUAL_SETTINGS.rules, ...(old.rules as Raw) } }),
+  11: (old) => ({ ...old, rules: { ...USUAL_SETTINGS.rules, ...(old.rules as Raw) } }),
 };
 
 /** A step for each version, where it changed more than its number. */

@@ -1,0 +1,81 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { drawStage } from '../../../tests/stage';
+import { userEvent } from '../../../tests/user';
+import { everythingSigned, lawOf } from '../../../tests/wholeBicycle';
+import { bicycleKind } from '@/core/bicycle';
+import { BrakeSetup } from './BrakeSetup';
+import type { StageViewProps } from '../workshop/declared';
+
+jest.mock('next/navigation', () => ({ useSearchParams: () => new URLSearchParams(window.location.search) }));
+jest.mock('@/worker/client', () =>
+  jest.requireActual<typeof import('../../../tests/reckonHere')>('../../../tests/reckonHere'),
+);
+
+const PEOPLE = { people: [{ id: 'a', name: 'Ada' }] };
+const Front = ({ bicycle, send }: StageViewProps) => <BrakeSetup bicycle={bicycle} send={send} place="brake.front" />;
+const describe_ = (changes: object) => ({ type: 'describeKind' as const, changes });
+
+test('a step that is ticked stands with who did it, and asks for the brake’s proof again', async () => {
+  const at = new Date(Date.now() - 3_600_000).toISOString();
+  const { record } = await drawStage(Front, everythingSigned(bicycleKind.parse({}), at), PEOPLE);
+  const today = new Date().toISOString().slice(0, 10);
+  expect(lawOf(record(), today).ready.missing.filter(({ blocks }) => blocks)).toEqual([]);
+  await userEvent.click(await screen.findByRole('checkbox', { name: 'Locknut or safety nut, left and right' }));
+  expect(record().brakeSteps).toMatchObject({ 'brake.front/locknuts': { by: 'Ada' } });
+  expect(lawOf(record(), today).ready.missing.map(({ kind, id }) => `${kind} ${id}`)).toContain(
+    'proof-reopened brakes-anchor',
+  );
+  await userEvent.click(screen.getByRole('checkbox', { name: 'Locknut or safety nut, left and right' }));
+  expect(record().brakeSteps).toEqual({});
+});
+
+test('no bleeding is told before the fluid is known, and then that of the one alone', async () => {
+  const { record } = await drawStage(Front, [describe_({ brakes: 'disc', frontActuation: 'hydraulic' })]);
+  expect(await screen.findByText(/Nothing that moves fluid is told before/)).toBeInTheDocument();
+  expect(screen.queryByText(/^Bleed it/)).toBeNull();
+  await userEvent.click(screen.getByRole('button', { name: 'Mineral oil' }));
+  await userEvent.click(await screen.findByText(/^Bleed it/));
+  expect(screen.getByRole('checkbox', { name: 'Bled with mineral oil' })).toBeInTheDocument();
+  expect(screen.queryByText('Bled with glycol fluid')).toBeNull();
+  expect(record().brakeFluids).toEqual({ 'brake.front': 'mineral' });
+});
+
+test('the yoke is moved by keys: lower is stronger; what it stands at is put down, and hand to pad goes on from it', async () => {
+  const { record } = await drawStage(Front, [describe_({ brakes: 'cantilever' })]);
+  await userEvent.click(await screen.findByText('Yoke and arms: force and travel'));
+  await userEvent.click(screen.getByRole('button', { name: 'Show a usual one to try with' }));
+  const force = async () =>
+    Number.parseFloat(
+      within(await screen.findByRole('status', { name: 'Force and travel' })).getByText(/ N$/).textContent!,
+    );
+  const before = await force();
+  const yoke = screen.getByRole('slider', { name: 'Height of the yoke' });
+  for (let i = 0; i < 4; i++) fireEvent.keyDown(yoke, { key: 'ArrowDown', shiftKey: true });
+  await waitFor(async () => expect(await force()).toBeGreaterThan(before));
+  // Nothing was measured yet, so nothing is on record.
+  expect(record().brakeNumbers).toEqual({});
+  await userEvent.click(screen.getByRole('button', { name: 'It stands so' }));
+  expect(record().brakeNumbers).toMatchObject({ 'brake.front/yoke': 65, 'brake.front/pivot-half': 40 });
+
+  await userEvent.click(screen.getByText(/^From hand to pad/));
+  for (const [label, value] of [
+    ['Lever ratio', '4'],
+    ['Lever pulls', '5'],
+    ['Bends of the outer', '200'],
+    ['Pad to rim', '3'],
+  ] as const)
+    await userEvent.type(screen.getByLabelText(label), `${value}{Enter}`);
+  expect(screen.queryByLabelText('Arm ratio')).toBeNull();
+  const chain = await screen.findByRole('status', { name: 'From hand to pad' });
+  expect(chain).toHaveTextContent('it comes to the bar');
+});
+
+test('a yoke under its anchor is refused in words', async () => {
+  const numbers = { 'pivot-half': 40, 'anchor-out': 30, 'anchor-up': 60, 'pad-in': 10, 'pad-up': 25, yoke: 50 };
+  await drawStage(Front, [
+    describe_({ brakes: 'cantilever' }),
+    { type: 'measureBrake', place: 'brake.front', changes: numbers },
+  ]);
+  await userEvent.click(await screen.findByText('Yoke and arms: force and travel'));
+  expect(await screen.findByText(/the yoke stands above where the wire is held/)).toBeInTheDocument();
+});

@@ -1,0 +1,35 @@
+import * as z from 'zod/mini';
+import { FLUIDS } from '@/core/brakes/setupKinds';
+import { defineCommand, setOrDrop, work } from '../command';
+import { id } from '../fields';
+import { plain } from '../phrases';
+import { BRAKE_MEASURES, brakeNumber, brakeStep } from './part';
+
+const place = z.enum(['brake.front', 'brake.rear']);
+const END_WORDS = { 'brake.front': 'front brake', 'brake.rear': 'rear brake' } as const;
+
+export const commands = [
+  defineCommand({
+    type: 'measureBrake',
+    schema: { place, changes: z.partialRecord(z.enum(BRAKE_MEASURES), z.nullable(brakeNumber)) },
+    apply(bicycle, step) {
+      for (const [measure, value] of Object.entries(step.changes))
+        setOrDrop(bicycle.brakeNumbers, `${step.place}/${measure}`, value);
+    },
+    words: (step) => `measures of the ${END_WORDS[step.place]}`,
+  }),
+  defineCommand({
+    type: 'sayFluid',
+    schema: { place, fluid: z.nullable(z.enum(FLUIDS)) },
+    apply: (bicycle, step) => setOrDrop(bicycle.brakeFluids, step.place, step.fluid),
+    words: (step) => (step.fluid ? `${step.fluid} fluid in the ${END_WORDS[step.place]}` : 'the fluid is not known'),
+  }),
+  defineCommand({
+    type: 'setBrakeStep',
+    schema: { place, step: id, done: z.nullable(brakeStep) },
+    apply: (bicycle, row) => setOrDrop(bicycle.brakeSteps, `${row.place}/${row.step}`.slice(0, 64), row.done),
+    words: (row) => `${END_WORDS[row.place]}: ${plain(row.step)}`,
+    // Whatever is done to a brake asks for its proof again.
+    work: (row) => (row.done ? [work(row.place, 'adjusted')] : []),
+  }),
+] as const;

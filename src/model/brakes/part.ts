@@ -1,0 +1,35 @@
+import * as z from 'zod/mini';
+import { FLUIDS } from '@/core/brakes/setupKinds';
+import { at, id, person, type Held } from '../fields';
+import { fields } from '../leaf';
+
+/** What is measured of a brake and its lever. Lengths in mm, ratios and degrees as they are. */
+export const BRAKE_MEASURES = [
+  'pivot-half',
+  'anchor-out',
+  'anchor-up',
+  'pad-in',
+  'pad-up',
+  'yoke',
+  'lever-ratio',
+  'lever-pull',
+  'bends',
+  'arm-ratio',
+  'pad-travel',
+] as const;
+export type BrakeMeasure = (typeof BRAKE_MEASURES)[number];
+
+export const brakeNumber = z.number().check(z.gte(-100), z.lte(2000));
+/** A step of the setting-up, done by whom and when. */
+export const brakeStep = z.strictObject({ at, by: person });
+
+export const part = {
+  /** Numbers of a brake, by its place and what is measured: `brake.front/yoke`. */
+  brakeNumbers: fields(z.record(id, brakeNumber), { words: 'a brake’s measure' }),
+  /** The fluid in each hydraulic brake, as it stands on its cap. */
+  brakeFluids: fields(z.record(id, z.enum(FLUIDS)), { words: 'the fluid in a brake' }),
+  /** Steps of the setting-up that are done, by place and step: `brake.front/centre`. */
+  brakeSteps: fields(z.record(id, brakeStep), { words: 'the setting-up of a brake' }),
+};
+
+export const fresh = (): Held<typeof part> => ({ brakeNumbers: {}, brakeFluids: {}, brakeSteps: {} });
