@@ -1,4 +1,5 @@
 import { cablesCutList } from './cutList';
+import { cablesLengths } from './lengths';
 
 /** The calculators of this subject. */
-export const calculators = [cablesCutList] as const;
+export const calculators = [cablesCutList, cablesLengths] as const;

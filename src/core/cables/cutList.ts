@@ -2,11 +2,8 @@ import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
 import { minorUnits } from '../fields';
 import { row, type WorkingRow } from '../verdict';
+import { CABLE_KINDS, CABLE_WORDS, type CableKind } from './kinds';
 import { planCuts, type Cut, type CutPlan, type Piece, type StockLength } from './planCuts';
-
-/** What is cut: an outer for an index shifter breaks where a brake is squeezed, and is no brake outer however long. */
-export const CABLE_KINDS = ['brake-outer', 'index-outer', 'brake-inner', 'gear-inner'] as const;
-export type CableKind = (typeof CABLE_KINDS)[number];
 
 const id = z.string().check(z.minLength(1), z.maxLength(64));
 const lengthMm = z.number().check(z.gt(0), z.lte(100_000));
@@ -57,16 +54,9 @@ export interface CutList {
   working: WorkingRow[];
 }
 
-const KIND_WORDS: Record<CableKind, string> = {
-  'brake-outer': 'brake outer',
-  'index-outer': 'index outer',
-  'brake-inner': 'brake inner',
-  'gear-inner': 'gear inner',
-};
-
 /** Why a piece is wanting: nothing of its kind, no head of its form, all too short, or all of it gone to others. */
 function whyNot(piece: Piece, stock: readonly StockLength[], takesMm: number): string {
-  const called = piece.kind ? KIND_WORDS[piece.kind as CableKind] : 'cable';
+  const called = piece.kind ? CABLE_WORDS[piece.kind as CableKind] : 'cable';
   const alike = stock.filter(({ kind, count }) => kind === piece.kind && count > 0);
   if (alike.length === 0) return `${piece.id}: no ${called} is there.`;
   const headed = alike.filter(({ heads }) => piece.head === undefined || heads?.includes(piece.head));

@@ -1,9 +1,11 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { drawStage } from '../../../tests/stage';
 import { userEvent } from '../../../tests/user';
 import { everythingSigned, lawOf } from '../../../tests/wholeBicycle';
 import { bicycleKind } from '@/core/bicycle';
+import type { StockItem } from '@/model/stock/item';
 import { BrakeSetup } from './BrakeSetup';
+import { Cables } from './Cables';
 import type { StageViewProps } from '../workshop/declared';
 
 jest.mock('next/navigation', () => ({ useSearchParams: () => new URLSearchParams(window.location.search) }));
@@ -46,7 +48,7 @@ test('the yoke is moved by keys: lower is stronger; what it stands at is put dow
   await userEvent.click(screen.getByRole('button', { name: 'Show a usual one to try with' }));
   const force = async () =>
     Number.parseFloat(
-      within(await screen.findByRole('status', { name: 'Force and travel' })).getByText(/ N$/).textContent!,
+      within(await screen.findByRole('status', { name: 'Force and travel' })).getByText(/ N$/).textContent,
     );
   const before = await force();
   const yoke = screen.getByRole('slider', { name: 'Height of the yoke' });
@@ -78,4 +80,46 @@ test('a yoke under its anchor is refused in words', async () => {
   ]);
   await userEvent.click(await screen.findByText('Yoke and arms: force and travel'));
   expect(await screen.findByText(/the yoke stands above where the wire is held/)).toBeInTheDocument();
+});
+
+describe('the cut list', () => {
+  const Brakes = ({ bicycle, send }: StageViewProps) => <Cables bicycle={bicycle} send={send} place="cables.brake" />;
+  const coil = (
+    id: string,
+    kind: 'brake-outer' | 'index-outer' | 'brake-inner',
+    lengthMm: number,
+    heads: ('pear' | 'barrel')[] = [],
+  ): StockItem => ({
+    id,
+    label: `${kind} ${id}`,
+    place: 'cables.brake',
+    size: '',
+    state: 'new',
+    from: '',
+    bicycle: null,
+    quantity: 1,
+    cable: { kind, lengthMm, heads },
+    worth: 0,
+    cost: 0,
+    at: new Date().toISOString(),
+    goneAt: null,
+  });
+
+  test('old pieces win, one that pulled tight gets longer; index outer is not used for a brake; what is wanting is named', async () => {
+    const { record, workshop } = await drawStage(Brakes);
+    await act(() => workshop.putStock([coil('a', 'index-outer', 5000), coil('b', 'brake-inner', 1800, ['pear'])]));
+    const front = (await screen.findByRole('group', { name: 'Front brake, outer' })).closest('li')!;
+    expect(front).toHaveTextContent('±40');
+    await userEvent.type(within(front).getByLabelText('Old one'), '510{Enter}');
+    expect(front).toHaveTextContent('510 mm');
+    await userEvent.click(within(front).getByRole('checkbox', { name: 'Pulled tight at full lock' }));
+    await waitFor(() => expect(front).toHaveTextContent('550 mm'));
+    expect(record().oldCables).toEqual({ 'outer-front-brake': { lengthMm: 510, tooShort: true } });
+    expect(await screen.findByText('4 of 5 are wanting.')).toBeInTheDocument();
+    expect(screen.getByText('Front brake, outer: no brake outer is there.')).toBeInTheDocument();
+    await act(() => workshop.putStock([coil('c', 'brake-outer', 5000)]));
+    expect(await screen.findByText('1 of 5 is wanting.')).toBeInTheDocument();
+    expect(within(screen.getByRole('list', { name: 'Cuts' })).getAllByRole('listitem')).toHaveLength(2);
+    expect(screen.getByText(/nothing is cut yet/)).toBeInTheDocument();
+  });
 });

@@ -12,6 +12,7 @@ import { Section } from '@/ui/Section';
 import { stateColour } from '@/ui/StateMark';
 import { useTapped, useTellHand } from '../at-hand/hand';
 import { BrakeSetup } from '../brakes/BrakeSetup';
+import { Cables } from '../brakes/Cables';
 import { PutBack } from '../strip/PutBack';
 import { LooseButton } from '../workshop/LooseButton';
 import { NextOfThread } from '../workshop/StageAction';
@@ -97,6 +98,7 @@ export function BuildPlace({
       {(place === 'brake.front' || place === 'brake.rear') && (
         <BrakeSetup bicycle={bicycle} send={send} place={place} />
       )}
+      {(place === 'cables.brake' || place === 'cables.gear') && <Cables bicycle={bicycle} send={send} place={place} />}
       {(place === 'seat-post' || (place === 'stem' && bicycle.kind.stem === 'quill')) && (
         <HowDeep bicycle={bicycle} send={send} place={place} />
       )}

@@ -3,7 +3,7 @@ import { FLUIDS } from '@/core/brakes/setupKinds';
 import { defineCommand, setOrDrop, work } from '../command';
 import { id } from '../fields';
 import { plain } from '../phrases';
-import { BRAKE_MEASURES, brakeNumber, brakeStep } from './part';
+import { BRAKE_MEASURES, brakeNumber, brakeStep, oldCable } from './part';
 
 const place = z.enum(['brake.front', 'brake.rear']);
 const END_WORDS = { 'brake.front': 'front brake', 'brake.rear': 'rear brake' } as const;
@@ -31,5 +31,11 @@ export const commands = [
     words: (row) => `${END_WORDS[row.place]}: ${plain(row.step)}`,
     // Whatever is done to a brake asks for its proof again.
     work: (row) => (row.done ? [work(row.place, 'adjusted')] : []),
+  }),
+  defineCommand({
+    type: 'measureOldCable',
+    schema: { run: id, old: z.nullable(oldCable) },
+    apply: (bicycle, step) => setOrDrop(bicycle.oldCables, step.run, step.old),
+    words: (step) => `old cable: ${plain(step.run)}`,
   }),
 ] as const;

@@ -23,6 +23,13 @@ export const brakeNumber = z.number().check(z.gte(-100), z.lte(2000));
 /** A step of the setting-up, done by whom and when. */
 export const brakeStep = z.strictObject({ at, by: person });
 
+/** An old piece of cable as it was measured, and whether it pulled tight at full lock. */
+export const oldCable = z.strictObject({
+  lengthMm: z.number().check(z.gt(0), z.lte(10_000)),
+  tooShort: z.boolean(),
+});
+export type OldCable = z.output<typeof oldCable>;
+
 export const part = {
   /** Numbers of a brake, by its place and what is measured: `brake.front/yoke`. */
   brakeNumbers: fields(z.record(id, brakeNumber), { words: 'a brake’s measure' }),
@@ -30,6 +37,8 @@ export const part = {
   brakeFluids: fields(z.record(id, z.enum(FLUIDS)), { words: 'the fluid in a brake' }),
   /** Steps of the setting-up that are done, by place and step: `brake.front/centre`. */
   brakeSteps: fields(z.record(id, brakeStep), { words: 'the setting-up of a brake' }),
+  /** Old pieces of cable, by run. */
+  oldCables: fields(z.record(id, oldCable), { words: 'an old cable' }),
 };
 
-export const fresh = (): Held<typeof part> => ({ brakeNumbers: {}, brakeFluids: {}, brakeSteps: {} });
+export const fresh = (): Held<typeof part> => ({ brakeNumbers: {}, brakeFluids: {}, brakeSteps: {}, oldCables: {} });

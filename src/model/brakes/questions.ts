@@ -1,9 +1,11 @@
 import type { Cantilever } from '@/core/brakes/cantilever';
 import type { HandToPad } from '@/core/brakes/chain';
+import type { CablePiece } from '@/core/cables/lengths';
 import type { QuestionOf } from '@/core/questions';
 import { own } from '@/core/own';
 import type { Bicycle } from '../record';
 import type { WorkshopSettings } from '../settings/settings';
+import type { StockItem } from '../stock/item';
 import type { BrakeMeasure } from './part';
 
 export type BrakePlace = 'brake.front' | 'brake.rear';
@@ -56,3 +58,44 @@ export function handToPad(bicycle: Numbers, place: BrakePlace, reckonedArms: num
   if (arms === null || ratio === null || pull === null || bends === null || travel === null) return null;
   return { handN: HAND_N, leverRatio: ratio, bendsDeg: bends, armRatio: arms, pullMm: pull, padTravelMm: travel };
 }
+
+/** The question for `cables.lengths`: the bars as they are given to the rider, and the old pieces that were measured. */
+export function cableLengthsInput({
+  kind,
+  fit,
+  oldCables,
+}: Pick<Bicycle, 'kind' | 'fit' | 'oldCables'>): QuestionOf<'cables.lengths'> {
+  const moved = (measure: 'bar-height' | 'reach') => {
+    const { beforeMm, givenMm } = fit[measure] ?? { beforeMm: null, givenMm: null };
+    return beforeMm === null || givenMm === null ? 0 : Math.max(-300, Math.min(300, givenMm - beforeMm));
+  };
+  return { kind, bars: { upMm: moved('bar-height'), forwardMm: moved('reach') }, old: oldCables };
+}
+
+/** Lengths of cable that lie in the drawer, as `cables.cutList` asks for them: nothing there is bought again. */
+export function cableStock(stock: readonly StockItem[]): NonNullable<QuestionOf<'cables.cutList'>['stock']> {
+  return stock.flatMap(({ id, quantity, cable, goneAt }) =>
+    cable === undefined || goneAt !== null || quantity < 1
+      ? []
+      : [
+          {
+            id,
+            lengthMm: cable.lengthMm,
+            count: Math.min(1000, Math.floor(quantity)),
+            price: 0,
+            maxPieces: cable.heads.length === 0 ? null : cable.heads.length,
+            kind: cable.kind,
+            ...(cable.heads.length > 0 && { heads: cable.heads }),
+          },
+        ],
+  );
+}
+
+/** The question for `cables.cutList`: the pieces of this bicycle from what lies in the drawer. */
+export const cutListInput = (
+  pieces: readonly Pick<CablePiece, 'id' | 'lengthMm' | 'kind' | 'head'>[],
+  stock: readonly StockItem[],
+): QuestionOf<'cables.cutList'> => ({
+  pieces: pieces.map(({ id, lengthMm, kind, head }) => ({ id, lengthMm, kind, ...(head && { head }) })),
+  stock: cableStock(stock),
+});

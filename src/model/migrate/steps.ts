@@ -231,6 +231,7 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
     brakeNumbers: {},
     brakeFluids: {},
     brakeSteps: {},
+    oldCables: {},
   }),
 };
 

@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { CABLE_HEADS, CABLE_KINDS } from '@/core/cables/kinds';
 import { minorUnits } from '@/core/fields';
 import { at, id, label } from '../fields';
 
@@ -16,6 +17,14 @@ export const stockItem = z.strictObject({
   from: z.string().check(z.maxLength(200)),
   bicycle: z.nullable(id),
   quantity: z.number().check(z.gte(0), z.lte(1_000_000)),
+  /** A length of cable, of which pieces are cut: what it is, how long each is, and the heads that it has. */
+  cable: z.optional(
+    z.strictObject({
+      kind: z.enum(CABLE_KINDS),
+      lengthMm: z.number().check(z.gt(0), z.lte(100_000)),
+      heads: z.array(z.enum(CABLE_HEADS)).check(z.maxLength(2)),
+    }),
+  ),
   /** What one would fetch: a donor's cost is shared by it. */
   worth: minorUnits,
   /** What all of them cost; null where it follows from the donor's price. */
