@@ -14,6 +14,7 @@ import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { useReckon } from '../workshop/useReckon';
 import { useWorkshopState, type StageProps } from '../workshop/WorkshopProvider';
+import { AfterTheList } from './AfterTheList';
 import { CutDrawing } from './CutDrawing';
 
 const FROM_WORDS: Record<CablePiece['from'], string> = {
@@ -22,9 +23,12 @@ const FROM_WORDS: Record<CablePiece['from'], string> = {
   reckoned: 'reckoned',
 };
 
+const placeOf = ({ place }: CablePiece) => (place === 'cables.gear' ? 'cables.gear' : 'cables.brake');
+
 /** One piece: what it is, how long it has to be, and the old one as it was measured. */
 function Piece({ bicycle, send, piece }: StageProps & { piece: CablePiece }) {
   const old = own(bicycle.oldCables, piece.id) ?? null;
+  const cut = own(bicycle.cutCables, piece.id) ?? null;
   return (
     <Box
       component="li"
@@ -42,6 +46,19 @@ function Piece({ bicycle, send, piece }: StageProps & { piece: CablePiece }) {
           {CABLE_WORDS[piece.kind]}
           {piece.head && `, ${piece.head} head`} · {FROM_WORDS[piece.from]}
         </Box>
+        {cut && (
+          <Box sx={{ fontSize: '0.92rem', fontWeight: 620, display: 'flex', gap: 1, alignItems: 'center' }}>
+            Cut at {cut.lengthMm} mm{cut.by && `, ${cut.by}`}
+            <Button
+              size="small"
+              color="inherit"
+              aria-label={`Cut anew: ${piece.label}`}
+              onClick={() => send({ type: 'cutCables', place: placeOf(piece), cut: { [piece.id]: null } })}
+            >
+              Cut anew
+            </Button>
+          </Box>
+        )}
       </Box>
       <Box sx={{ fontSize: '1.35rem', fontWeight: 660, fontVariantNumeric: 'tabular-nums' }}>
         {piece.lengthMm} mm
@@ -92,7 +109,8 @@ export function Cables({ bicycle, send, place }: StageProps & { place: 'cables.b
   const { output } = useReckon('cables.lengths', cableLengthsInput(bicycle));
   const pieces = output?.pieces.filter((piece) => piece.place === place) ?? [];
   const items = Object.values(stock);
-  const { output: list } = useReckon('cables.cutList', pieces.length > 0 ? cutListInput(pieces, items) : null);
+  const toCut = pieces.filter(({ id }) => own(bicycle.cutCables, id) === undefined);
+  const { output: list } = useReckon('cables.cutList', toCut.length > 0 ? cutListInput(toCut, items) : null);
   if (!output) return <p role="status">Measuring along the frame…</p>;
   const labels = new Map(pieces.map(({ id, label }) => [id, label]));
   const named = (words: string) =>
@@ -132,6 +150,7 @@ export function Cables({ bicycle, send, place }: StageProps & { place: 'cables.b
               {named(reason)}
             </Box>
           ))}
+          <AfterTheList bicycle={bicycle} send={send} place={place} list={list} pieces={toCut} />
           {printed && (
             <PrintAlone label={`Cut list of ${bicycle.name}`} onClose={() => setPrinted(false)}>
               <Box sx={{ fontSize: '1.4rem', fontWeight: 680, mb: 1 }}>{bicycle.name}: cut list</Box>

@@ -121,5 +121,23 @@ describe('the cut list', () => {
     expect(await screen.findByText('1 of 5 is wanting.')).toBeInTheDocument();
     expect(within(screen.getByRole('list', { name: 'Cuts' })).getAllByRole('listitem')).toHaveLength(2);
     expect(screen.getByText(/nothing is cut yet/)).toBeInTheDocument();
+
+    // Nothing is cut before the bar is settled; then the drawer, the costs and the list know.
+    expect(screen.getByRole('button', { name: 'It is cut' })).toBeDisabled();
+    await userEvent.click(screen.getByRole('button', { name: 'Put what is wanting on order' }));
+    expect(record().deliveries).toMatchObject([
+      { label: expect.stringContaining('brake inner, pear head'), place: 'cables.brake' },
+    ]);
+    expect(screen.getByRole('button', { name: 'On order' })).toBeDisabled();
+    workshop.send('b1', { type: 'settleBar', settled: true });
+    await userEvent.click(await screen.findByRole('button', { name: 'It is cut' }));
+    await waitFor(() => expect(Object.keys(record().cutCables)).toHaveLength(4));
+    const rest = Object.values(workshop.store.getState().stock).find(({ label }) => label.startsWith('Rest of'));
+    expect(rest?.cable?.lengthMm).toBeLessThan(5000);
+    expect(record().lines).toHaveLength(2);
+    expect(front).toHaveTextContent('Cut at 550 mm');
+    expect(await screen.findByText('1 of 1 is wanting.')).toBeInTheDocument();
+    await userEvent.click(screen.getByRole('button', { name: 'Cut anew: Front brake, outer' }));
+    expect(await screen.findByText('1 of 2 is wanting.')).toBeInTheDocument();
   });
 });

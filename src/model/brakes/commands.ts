@@ -3,7 +3,7 @@ import { FLUIDS } from '@/core/brakes/setupKinds';
 import { defineCommand, setOrDrop, work } from '../command';
 import { id } from '../fields';
 import { plain } from '../phrases';
-import { BRAKE_MEASURES, brakeNumber, brakeStep, oldCable } from './part';
+import { BRAKE_MEASURES, brakeNumber, brakeStep, cutCable, oldCable } from './part';
 
 const place = z.enum(['brake.front', 'brake.rear']);
 const END_WORDS = { 'brake.front': 'front brake', 'brake.rear': 'rear brake' } as const;
@@ -31,6 +31,15 @@ export const commands = [
     words: (row) => `${END_WORDS[row.place]}: ${plain(row.step)}`,
     // Whatever is done to a brake asks for its proof again.
     work: (row) => (row.done ? [work(row.place, 'adjusted')] : []),
+  }),
+  defineCommand({
+    type: 'cutCables',
+    schema: { place: z.enum(['cables.brake', 'cables.gear']), cut: z.record(id, z.nullable(cutCable)) },
+    apply(bicycle, step) {
+      for (const [run, row] of Object.entries(step.cut)) setOrDrop(bicycle.cutCables, run, row);
+    },
+    words: (step) => (Object.values(step.cut).some(Boolean) ? 'cables are cut' : 'a cable is cut anew'),
+    work: (step) => (Object.values(step.cut).some(Boolean) ? [work(step.place, 'renewed')] : []),
   }),
   defineCommand({
     type: 'measureOldCable',

@@ -30,6 +30,9 @@ export const oldCable = z.strictObject({
 });
 export type OldCable = z.output<typeof oldCable>;
 
+/** A piece of cable that is cut: how long, by whom. */
+export const cutCable = z.strictObject({ lengthMm: z.number().check(z.gt(0), z.lte(10_000)), at, by: person });
+
 export const part = {
   /** Numbers of a brake, by its place and what is measured: `brake.front/yoke`. */
   brakeNumbers: fields(z.record(id, brakeNumber), { words: 'a brake’s measure' }),
@@ -39,6 +42,14 @@ export const part = {
   brakeSteps: fields(z.record(id, brakeStep), { words: 'the setting-up of a brake' }),
   /** Old pieces of cable, by run. */
   oldCables: fields(z.record(id, oldCable), { words: 'an old cable' }),
+  /** Pieces that are cut, by run: the cut list asks for them no more. */
+  cutCables: fields(z.record(id, cutCable), { words: 'a cut cable' }),
 };
 
-export const fresh = (): Held<typeof part> => ({ brakeNumbers: {}, brakeFluids: {}, brakeSteps: {}, oldCables: {} });
+export const fresh = (): Held<typeof part> => ({
+  brakeNumbers: {},
+  brakeFluids: {},
+  brakeSteps: {},
+  oldCables: {},
+  cutCables: {},
+});

@@ -232,6 +232,7 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
     brakeFluids: {},
     brakeSteps: {},
     oldCables: {},
+    cutCables: {},
   }),
 };
 
