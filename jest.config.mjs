@@ -14,7 +14,9 @@ const transform = {
 
 const shared = {
   transform,
-  transformIgnorePatterns: ['/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|@tanstack|@noble)/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|@tanstack|@noble)/)',
+  ],
   // Looked up through the runner's sandbox each of these costs a walk; the long sums are seven times quicker so.
   sandboxInjectedGlobals: ['Math', 'Number', 'Object', 'Array', 'Map', 'Set', 'JSON', 'String', 'Float64Array'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
@@ -38,7 +40,12 @@ const config = {
       displayName: 'ui',
       testEnvironment: 'jsdom',
       testMatch: ['<rootDir>/src/**/*.test.tsx'],
-      setupFiles: ['<rootDir>/tests/matchMedia.ts', '<rootDir>/tests/rowHeights.ts', '<rootDir>/tests/unstyled.ts', '<rootDir>/tests/textEncoder.ts'],
+      setupFiles: [
+        '<rootDir>/tests/matchMedia.ts',
+        '<rootDir>/tests/rowHeights.ts',
+        '<rootDir>/tests/unstyled.ts',
+        '<rootDir>/tests/textEncoder.ts',
+      ],
       setupFilesAfterEnv: ['@testing-library/jest-dom', '<rootDir>/tests/patience.ts'],
     },
   ],

@@ -126,7 +126,7 @@ describe('the cut list', () => {
     expect(screen.getByRole('button', { name: 'It is cut' })).toBeDisabled();
     await userEvent.click(screen.getByRole('button', { name: 'Put what is wanting on order' }));
     expect(record().deliveries).toMatchObject([
-      { label: expect.stringContaining('brake inner, pear head'), place: 'cables.brake' },
+      { label: expect.stringContaining('brake inner, pear head') as string, place: 'cables.brake' },
     ]);
     expect(screen.getByRole('button', { name: 'On order' })).toBeDisabled();
     workshop.send('b1', { type: 'settleBar', settled: true });

@@ -27,9 +27,9 @@ const RUN_ON = {
     chainRenewal: 'at-limit',
     tyreGap: 'usual',
     tyreAge: 'condition',
-        padToe: 'toed',
-        leverGrip: 'turn',
-        masterCylinder: 'renew',
+    padToe: 'toed',
+    leverGrip: 'turn',
+    masterCylinder: 'renew',
   },
 } as const;
 
