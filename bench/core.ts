@@ -4,6 +4,7 @@ import { answer } from '../src/core/calculator';
 import { moneyAppraise } from '../src/core/money/appraise';
 import { buyAppraise } from '../src/core/buy/appraise';
 import { decideJobs } from '../src/core/decide/jobs';
+import { cablesCutList } from '../src/core/cables/cutList';
 import { inspectDiagnose } from '../src/core/inspect/diagnose';
 import { handEvidence } from '../src/core/inspect/check';
 import { checksFor } from '../src/core/inspect/checks';
@@ -47,6 +48,23 @@ export function measureCalculators(): void {
 
   let wash = 0;
   line('wash planned: 60 parts, 3 baths, Node', `${timed(25, () => plan(++wash)).toFixed(1)} ms`, 'aim under 50 ms');
+  const outers = (count: number) => ({
+    pieces: Array.from({ length: count }, (_, i) => ({
+      id: `p${i}`,
+      lengthMm: 200 + ((i * 137) % 900),
+      kind: 'brake-outer' as const,
+    })),
+    stock: [
+      { id: 'coil', lengthMm: 5000, count: 8, price: 800, maxPieces: null, kind: 'brake-outer' as const },
+      { id: 'rest', lengthMm: 900, count: 5, price: 0, maxPieces: null, kind: 'brake-outer' as const },
+    ],
+  });
+  for (const count of [8, 10, 40])
+    line(
+      `cut list: ${count} pieces of a kind, Node`,
+      `${timed(5, () => answer(cablesCutList, outers(count))).toFixed(0)} ms`,
+      count <= 10 ? 'proven' : 'not proven',
+    );
   const washes = washLoads(40);
   line(
     'loads of 40 such washes',

@@ -1,4 +1,5 @@
 /** What declares itself to the shells, a line each. */
+export { brakes } from './brakes/declared';
 export { buy } from './buy/declared';
 export { clean } from './clean/declared';
 export { decide } from './decide/declared';

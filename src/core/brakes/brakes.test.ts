@@ -86,6 +86,12 @@ describe('from hand to pad', () => {
     expect(long.verdict).toBe('weak');
     expect(long.reasons.join(' ')).toContain('do not match in pull');
   });
+  test('what it slows by is rough: grip by the pads over ninety kilograms, less in the wet, and never over six', () => {
+    const { padN, slowsMs2 } = chain();
+    expect(slowsMs2.dry).toBeCloseTo(Math.min(6, (0.45 * padN) / 90), 9);
+    expect(slowsMs2.wet).toBeLessThan(slowsMs2.dry);
+    expect(chain({ handN: 400, leverRatio: 8 }).slowsMs2.dry).toBe(6);
+  });
   test('weak is judged in proportion to the squeeze', () =>
     expect(chain({ handN: 120, leverRatio: 1 }).verdict).toBe(chain({ handN: 60, leverRatio: 1 }).verdict));
 });

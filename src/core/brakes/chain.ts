@@ -21,17 +21,25 @@ export interface HandToPadForce extends Judged<'works' | 'to-the-bar' | 'weak'> 
   padN: number;
   cableNeededMm: number;
   takesUp: boolean;
+  /** What this brake alone slows a rider with a bicycle by, roughly: dry, and wet. */
+  slowsMs2: { dry: number; wet: number };
 }
 
 /** What both pads press with at a firm squeeze, from where on a brake is called strong enough. */
 const LEAST = { padN: 150, handN: 60 };
+/** Pads on an aluminium rim, dry and wet; a rider with a bicycle. Steel rims are far worse wet. */
+const GRIP = { dry: 0.45, wet: 0.25 };
+const MASS_KG = 90;
+/** Beyond this a rider goes over the bars, or the rear wheel slides. */
+const MOST_MS2 = 6;
 
 /**
  * From hand to pad by cable: what the bends leave of the force, what lever and arms make of it, and whether the lever pulls
  * as much cable as the pads need.
  *
  * efficiency = e^(−µ·bends in radians), the capstan equation; pads = hand · lever · efficiency · arms; cable needed = pad
- * travel · arms. Under 150 N at a squeeze of 60 N, in proportion, it is weak.
+ * travel · arms. Under 150 N at a squeeze of 60 N, in proportion, it is weak. What it slows by = grip · pads / 90 kg, 6 m/s² at most: rough,
+ * by pads on aluminium.
  *
  * Units: N, mm, degrees. Errors: none beyond the bounds. Source: the capstan equation; rule of thumb for the least. Example: 450° at
  * µ 0.1 leave 0.456 of the force.
@@ -52,11 +60,14 @@ function run({
   const strong = atLeast(padN, (LEAST.padN * handN) / LEAST.handN);
   const verdict = !takesUp ? 'to-the-bar' : strong ? 'works' : 'weak';
   const match = armRatio * padTravelMm > pullMm * 1.25;
+  const slows = (grip: number) => Math.min(MOST_MS2, (grip * padN) / MASS_KG);
+  const slowsMs2 = { dry: slows(GRIP.dry), wet: slows(GRIP.wet) };
   return {
     efficiency,
     padN,
     cableNeededMm,
     takesUp,
+    slowsMs2,
     verdict,
     reasons: [
       {
@@ -74,6 +85,8 @@ function run({
       row('F', 'hand · lever · e · arms', roundTo(padN, 0), 'N'),
       row('c', 'cable needed = travel · arms', roundTo(cableNeededMm, 1), 'mm'),
       row('p', 'cable that the lever pulls', pullMm, 'mm'),
+      row('a', `${GRIP.dry}·F/${MASS_KG} kg, dry, this brake alone`, roundTo(slowsMs2.dry, 1), 'm/s²'),
+      row('w', `${GRIP.wet}·F/${MASS_KG} kg, wet`, roundTo(slowsMs2.wet, 1), 'm/s²'),
     ],
   };
 }

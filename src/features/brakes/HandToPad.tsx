@@ -77,6 +77,14 @@ export function HandToPad({
               </Box>
               <Box sx={{ color: 'text.secondary', fontSize: '0.92rem' }}>left by the bends</Box>
             </Box>
+            <Box>
+              <Box sx={{ fontSize: '1.6rem', fontWeight: 660, fontVariantNumeric: 'tabular-nums' }}>
+                {output.slowsMs2.dry.toFixed(1)} m/s²
+              </Box>
+              <Box sx={{ color: 'text.secondary', fontSize: '0.92rem' }}>
+                roughly, dry, alone; wet {output.slowsMs2.wet.toFixed(1)}
+              </Box>
+            </Box>
           </Box>
           {output.reasons.map((reason, i) => (
             <Box key={reason} sx={i === 0 ? { fontWeight: 640 } : {}}>

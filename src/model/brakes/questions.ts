@@ -27,6 +27,16 @@ export const setupInput = (
   fluid: own(brakeFluids, place) ?? null,
 });
 
+/** The question for `brakes.setups`: both ends at once. */
+export const setupsInput = (
+  { kind, brakeFluids }: Pick<Bicycle, 'kind' | 'brakeFluids'>,
+  { rules }: Pick<WorkshopSettings, 'rules'>,
+): QuestionOf<'brakes.setups'> => ({
+  kind,
+  rules,
+  fluids: { front: own(brakeFluids, 'brake.front') ?? null, rear: own(brakeFluids, 'brake.rear') ?? null },
+});
+
 /** The numbers of a cantilever as they were measured; null while one is wanting. */
 export function cantileverOf(bicycle: Numbers, place: BrakePlace): Cantilever | null {
   const of = (measure: BrakeMeasure) => brakeNumber(bicycle, place, measure);
