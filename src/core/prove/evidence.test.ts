@@ -77,6 +77,12 @@ test('gears: two ways to every cog but the ends, on each ring; one that goes ove
   });
 });
 
+test('what a bicycle has not is not read: no left lever beside a back-pedal brake', () => {
+  const ids = (kind: Partial<BicycleKind>) => read({ kind }).readings.map(({ id }) => id);
+  expect(ids({})).toContain('lever-left');
+  expect(ids({ brakes: 'back-pedal', gears: 'coaster' })).not.toContain('lever-left');
+});
+
 test('a reading under nothing and a kind that nobody knows are refused', () => {
   expect(answer(proveEvidence, { readings: [{ reading: 'pressure-front', value: -1 }] })).toMatchObject({ ok: false });
   expect(answer(proveEvidence, { kind: { gears: 'belt' } })).toMatchObject({ ok: false });

@@ -3,6 +3,7 @@ import { bicycleKind } from '../bicycle';
 import { measuredStop, STOPPED_BY, type MeasuredStop } from '../brakes/measuredStop';
 import { brakesStop, type Stop } from '../brakes/stop';
 import { defineCalculator } from '../calculator';
+import { checksFor } from '../inspect/checks';
 import { atLeast, roundTo } from '../numbers';
 import { readingRows, type ReadingRow } from './data/readings';
 import { proofsFor } from './proofs';
@@ -64,10 +65,12 @@ const BY_WORDS = { both: 'both brakes', front: 'the front brake', rear: 'the rea
  */
 function run({ kind, readings, stops, shifts }: z.output<typeof input>): ProofEvidence {
   const proofs = new Map(proofsFor(kind).map((proof) => [proof.id, proof]));
+  const checked = new Set(checksFor(kind).map((check) => check.id));
   const last = new Map(readings.map(({ reading, value }) => [reading, value]));
   const limitOf = (fixed: number | null, of: string | null) => fixed ?? (of === null ? null : (last.get(of) ?? null));
   const here = readingRows
-    .filter(({ proof }) => proofs.has(proof))
+    // A bicycle without a lever has none to read.
+    .filter(({ proof, from, ref }) => proofs.has(proof) && (from !== 'check' || checked.has(ref!)))
     .map((row): ReadingHere => {
       const { id: reading, proof, group, label, unit, from, ref, place, canBeLeast, canBeMost } = row;
       const [least, most] = [limitOf(row.least, row.leastOf), limitOf(row.most, row.mostOf)];
