@@ -12,6 +12,8 @@ const UNSAFE_FROM = 0.3;
 const LEAST_BITS = 0.001;
 /** Under this a test takes longer than what it tells is worth: without it half the minutes go into the last hundredth. */
 const WORTH_BITS_PER_MINUTE = 0.004;
+/** Where answers may be misread a slow test tells less than it promises, and testing ends sooner. */
+const WORTH_BLURRED = 0.008;
 
 export interface Diagnosis {
   faults: { id: string; probability: number }[];
@@ -128,7 +130,8 @@ export function conclude(of: Hypotheses, { complaints, results, unavailable, blu
   const settledFrom = blur > 0 ? SETTLED_FROM_BLURRED : SETTLED_FROM;
   const settled = atLeast(first.probability, settledFrom);
   const verdict = settled ? 'settled' : next.length === 0 ? 'cannot-tell' : 'keep-testing';
-  const enough = settled || next.every((each) => !atLeast(each.bitsPerMinute, WORTH_BITS_PER_MINUTE));
+  const worth = blur > 0 ? WORTH_BLURRED : WORTH_BITS_PER_MINUTE;
+  const enough = settled || next.every((each) => !atLeast(each.bitsPerMinute, worth));
   const unsafe = of.faults.find((fault) => fault.id === first.id)!.unsafe && atLeast(first.probability, UNSAFE_FROM);
   const reasons = {
     settled: [`${labelOf(first.id)}: ${percent(first.probability)}.`],
