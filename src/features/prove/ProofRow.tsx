@@ -101,10 +101,17 @@ export function ProofRow({
   send,
   proof,
   evidence,
+  isJudged,
   reopened,
-}: StageProps & { proof: Proof; evidence: ProofEvidence | null; reopened: string | null }) {
+}: StageProps & {
+  proof: Proof;
+  evidence: ProofEvidence | null;
+  /** Whether the law has answered: until then nothing is called standing. */
+  isJudged: boolean;
+  reopened: string | null;
+}) {
   const mark = proofMarkOf(bicycle, proof.id);
-  const stands = mark?.passed === true && !reopened;
+  const stands = isJudged && mark?.passed === true && !reopened;
   const against = evidence?.against.find((each) => each.proof === proof.id);
   const beside = putDown(bicycle, proof, mark, evidence);
   const isAsked = evidence !== null && hasEvidence(proof.id, evidence);
@@ -131,7 +138,13 @@ export function ProofRow({
           </Box>
           <Box sx={{ fontSize: '0.92rem', color: 'text.secondary' }}>{proof.how}</Box>
           {mark && (
-            <Box sx={{ fontSize: '0.92rem', fontWeight: 600, color: stateColour(stands ? 'fine' : 'unsafe') }}>
+            <Box
+              sx={{
+                fontSize: '0.92rem',
+                fontWeight: 600,
+                color: isJudged || !mark.passed ? stateColour(stands ? 'fine' : 'unsafe') : 'text.secondary',
+              }}
+            >
               {mark.passed ? 'Signed' : 'Failed'} {dayOf(mark.at)}
               {mark.by && ` by ${mark.by}`}
               {reopened && `; ${reopened}`}

@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useDeferredValue } from 'react';
 import type { Proof } from '@/core/prove/proofs';
+import { proofMarkOf } from '@/model/prove/proving';
 import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
 import { RuledList } from '@/ui/RuledList';
@@ -61,7 +62,7 @@ export function Prove({ bicycle, send }: StageProps) {
       .map((item) => [item.id, item.kind === 'second-eyes' ? 'another person signs it too' : 'worked on since']),
   );
   const signed = (of: readonly Proof[]) =>
-    of.filter(({ id }) => bicycle.proofs.some((mark) => mark.proof === id) && !reopened.has(id)).length;
+    of.filter(({ id }) => proofMarkOf(bicycle, id)?.passed === true && !reopened.has(id)).length;
   return (
     <>
       <Section title="May it go out?" aside={<AtTheBench />}>
@@ -73,7 +74,7 @@ export function Prove({ bicycle, send }: StageProps) {
         WHERE.map(({ where, title, words }) => {
           const here = proofs.filter((proof) => proof.where === where);
           return (
-            <Section key={where} title={title} aside={`${signed(here)} of ${here.length} tried`}>
+            <Section key={where} title={title} aside={ready && `${signed(here)} of ${here.length} stand`}>
               <Box
                 sx={{
                   display: 'flex',
@@ -109,6 +110,7 @@ export function Prove({ bicycle, send }: StageProps) {
                     send={send}
                     proof={proof}
                     evidence={asked}
+                    isJudged={ready !== null}
                     reopened={reopened.get(proof.id) ?? null}
                   />
                 ))}

@@ -4,7 +4,8 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { addDays, formatISO, parseISO } from 'date-fns';
 import { AGAIN_DAYS, LOOK_WORDS, lookOf, minutesLeft } from '@/model/prove/secondLooks';
-import type { SecondLook as Look } from '@/model/prove/part';
+import type { ProofMark, SecondLook as Look } from '@/model/prove/part';
+import { proofMarkOf } from '@/model/prove/proving';
 import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
 import { dayOf } from '@/ui/format';
@@ -15,7 +16,7 @@ import { useToday } from '../workshop/useToday';
 import type { StageProps } from '../workshop/WorkshopProvider';
 
 /** The ten minutes that are ridden before it is looked at again. */
-function TenMinutes({ look, onBegin, onDone }: { look: Look | null; onBegin(): void; onDone(): void }) {
+function TenMinutes({ look, again, onBegin }: { look: Look | null; again: ProofMark | null; onBegin(): void }) {
   const now = useNow(10_000);
   if (!look)
     return (
@@ -23,22 +24,18 @@ function TenMinutes({ look, onBegin, onDone }: { look: Look | null; onBegin(): v
         The ten minutes begin now
       </Button>
     );
-  if (look.doneAt)
+  // Passing the proof says that it was looked at again; nobody is asked twice.
+  if (again)
     return (
       <Box sx={{ fontWeight: 620 }}>
-        Looked at again {dayOf(look.doneAt)}
-        {look.by && ` by ${look.by}`}.
+        Ridden, and looked at again {dayOf(again.at)}
+        {again.by && ` by ${again.by}`}.
       </Box>
     );
   const left = minutesLeft(look, now.getTime());
   return (
-    <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
-      <Box role="timer" sx={{ fontSize: '1.7rem', fontWeight: 660, fontVariantNumeric: 'tabular-nums' }}>
-        {left > 0 ? `${left} min to ride` : 'Look at it again now'}
-      </Box>
-      <Button variant="outlined" sx={{ minHeight: 48 }} onClick={onDone}>
-        Looked at again
-      </Button>
+    <Box role="timer" sx={{ fontSize: '1.7rem', fontWeight: 660, fontVariantNumeric: 'tabular-nums' }}>
+      {left > 0 ? `${left} min to ride` : 'Look at it again now'}
     </Box>
   );
 }
@@ -47,6 +44,7 @@ function TenMinutes({ look, onBegin, onDone }: { look: Look | null; onBegin(): v
 export function SecondLook({ bicycle, send }: StageProps) {
   const { name: by } = useHand();
   const today = useToday();
+  const mark = proofMarkOf(bicycle, 'ride-again');
   const ten = lookOf(bicycle, 'ten-minutes');
   const fifty = lookOf(bicycle, 'fifty-km');
   const date = (of: Look['of'], dueOn: string, words: string, row: Partial<Look> = {}) =>
@@ -60,8 +58,8 @@ export function SecondLook({ bicycle, send }: StageProps) {
       <TenMinutes
         key={ten?.id}
         look={ten}
+        again={ten && mark?.passed && mark.at >= ten.at ? mark : null}
         onBegin={() => date('ten-minutes', today, '')}
-        onDone={() => ten && send({ type: 'putSecondLook', look: { ...ten, doneAt: nowIso(), by } })}
       />
       <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
         {fifty ? (
