@@ -22,7 +22,8 @@ export interface HouseRule {
     | 'tyreAge'
     | 'padToe'
     | 'leverGrip'
-    | 'masterCylinder';
+    | 'masterCylinder'
+    | 'chainLube';
   title: string;
   options: RuleOption[];
 }
@@ -208,6 +209,18 @@ export const HOUSE_RULES: HouseRule[] = [
         value: 'rebuild',
         label: 'Is taken apart',
         words: 'A new piston set where the bore is whole; a scratched bore is finished.',
+      },
+    ],
+  },
+  {
+    key: 'chainLube',
+    title: 'A chain is lubricated',
+    options: [
+      { value: 'drop', label: 'By the drop', words: 'A drop on every roller, the outside wiped dry.' },
+      {
+        value: 'wax',
+        label: 'With wax',
+        words: 'Clean to bare metal and waxed: nothing oily on cogs, rings and pulleys after that.',
       },
     ],
   },

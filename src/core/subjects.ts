@@ -11,4 +11,5 @@ export * as money from './money/calculators';
 export * as practice from './practice/calculators';
 export * as prove from './prove/calculators';
 export * as rebuild from './rebuild/calculators';
+export * as setup from './setup/calculators';
 export * as strip from './strip/calculators';

@@ -1,5 +1,4 @@
 /** What declares itself to the shells, a line each. */
-export { brakes } from './brakes/declared';
 export { buy } from './buy/declared';
 export { clean } from './clean/declared';
 export { decide } from './decide/declared';
@@ -9,4 +8,5 @@ export { lookOver } from './look-over/declared';
 export { overhaul } from './overhaul/declared';
 export { prove } from './prove/declared';
 export { rebuild } from './rebuild/declared';
+export { setup } from './setup/declared';
 export { strip } from './strip/declared';

@@ -10,5 +10,6 @@ export * as inspect from './inspect/subject';
 export * as money from './money/subject';
 export * as prove from './prove/subject';
 export * as rebuild from './rebuild/subject';
+export * as setup from './setup/subject';
 export * as strip from './strip/subject';
 export * as work from './work/subject';

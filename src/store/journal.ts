@@ -30,11 +30,15 @@ async function changeOf(entry: z.output<typeof sent>): Promise<Envelope | null> 
   const { envelope } = await import('@/model/commands');
   const asItIs = envelope.safeParse(entry);
   if (asItIs.success && entry.command.type !== 'amend') return asItIs.data;
-  const [{ presentCommand }, { commandOfTen }] = await Promise.all([
+  const [{ presentCommand }, { commandOfTen }, { commandOfThirteen }] = await Promise.all([
     import('@/model/migrate/nine'),
     import('@/model/migrate/ten'),
+    import('@/model/migrate/thirteen'),
   ]);
-  const present = envelope.safeParse({ ...entry, command: commandOfTen(presentCommand(entry.command), entry.at) });
+  const present = envelope.safeParse({
+    ...entry,
+    command: commandOfThirteen(commandOfTen(presentCommand(entry.command), entry.at)),
+  });
   return present.success ? present.data : null;
 }
 

@@ -15,4 +15,5 @@ export const houseRules = z.strictObject({
   padToe: z._default(z.enum(['toed', 'square']), 'toed').check(z.describe('pads of rim brakes')),
   leverGrip: z._default(z.enum(['turn', 'hold']), 'turn').check(z.describe('levers on a flat bar in a crash')),
   masterCylinder: z._default(z.enum(['rebuild', 'renew']), 'renew'),
+  chainLube: z._default(z.enum(['drop', 'wax']), 'drop').check(z.describe('how a chain is lubricated')),
 });

@@ -1,7 +1,7 @@
 import { brakesCantilever } from './cantilever';
 import { brakesChain } from './chain';
-import { brakesSetup, brakesSetups } from './setup';
 import { brakesStop } from './stop';
+import { brakesUsual } from './usual';
 
 /** The calculators of this subject. */
-export const calculators = [brakesStop, brakesCantilever, brakesChain, brakesSetup, brakesSetups] as const;
+export const calculators = [brakesStop, brakesCantilever, brakesChain, brakesUsual] as const;

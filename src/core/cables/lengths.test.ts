@@ -1,5 +1,6 @@
 import type * as z from 'zod/mini';
 import { answer } from '../calculator';
+import { cableRuns } from './data/runs';
 import { cablesLengths } from './lengths';
 
 const lengths = (question: z.input<typeof cablesLengths.input> = {}) => {
@@ -33,8 +34,22 @@ test('an inner is longer than the outers that it runs through', () => {
 test('drop levers take a pear, flat ones a barrel; one without gears or with hoses has no such cable', () => {
   expect(of('inner-front-brake', { kind: { bars: 'drop' } }).head).toBe('pear');
   expect(of('inner-front-brake', { kind: { bars: 'flat' } }).head).toBe('barrel');
-  expect(lengths({ kind: { gears: 'single', brakes: 'disc' } })).toEqual([]);
+  const hydraulic = { frontActuation: 'hydraulic', rearActuation: 'hydraulic' } as const;
+  const discs = (more: object) => lengths({ kind: { gears: 'single', brakes: 'disc', ...more } });
+  expect(discs(hydraulic).map(({ kind }) => kind)).toEqual(['brake-hose', 'brake-hose']);
+  expect(discs({}).map(({ kind }) => kind)).not.toContain('brake-hose');
+  expect(lengths({ kind: { gears: 'coaster', brakes: 'back-pedal', frontBrake: 'back-pedal' } })).toEqual([]);
   expect(lengths({ kind: { shifters: 'down-tube' } }).map(({ id }) => id)).not.toContain('outer-gear-bars-right');
+});
+
+test('the travel of a sprung frame is in whatever runs over its pivot, and in nothing else; and it is said', () => {
+  const overPivot = cableRuns.filter(({ to }) => /rear|derailleur/.test(to) && to !== 'frame-rear');
+  for (const run of cableRuns)
+    expect([run.id, run.travelMm > 0]).toEqual([run.id, overPivot.includes(run) && run.id !== 'outer-gear-end']);
+  const said = answer(cablesLengths, { kind: { frame: 'full-suspension', fork: 'suspension' } });
+  expect(said.ok && said.output.reasons.join()).toContain('whole travel');
+  const rigid = answer(cablesLengths, {});
+  expect(rigid.ok && rigid.output.reasons.join()).not.toContain('travel');
 });
 
 test('a length under nothing and an unknown kind are refused', () => {

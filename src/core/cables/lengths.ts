@@ -4,6 +4,7 @@ import { defineCalculator } from '../calculator';
 import { holds } from '../conditions';
 import { skeletonOf, type Skeleton } from '../drawing/skeleton';
 import { roundTo } from '../numbers';
+import { setBrakeOf } from '../setup/kinds';
 import { cableRuns, type CableRun, type RUN_POINTS } from './data/runs';
 import type { CableHead, CableKind } from './kinds';
 
@@ -88,10 +89,10 @@ function pointsOf(kind: BicycleKind, s: Skeleton, bars: { upMm: number; forwardM
 }
 
 /** From point to point along the frame; the sideways reach counts once, at the bars. */
-function reckonedMm(run: CableRun, paths: ReturnType<typeof pointsOf>): number {
+function reckonedMm(run: CableRun, paths: ReturnType<typeof pointsOf>, isSprung: boolean): number {
   const way = [...paths[run.from].slice(-1), ...paths[run.to]];
   const straight = way.slice(1).reduce((sum, at, i) => sum + apart(way[i]!, at, i === 0 ? run.acrossMm : 0), 0);
-  return straight * run.curve + run.addMm;
+  return straight * run.curve + run.addMm + (isSprung ? run.travelMm : 0);
 }
 
 function headOf(run: CableRun, kind: BicycleKind): CableHead | null {
@@ -102,8 +103,8 @@ function headOf(run: CableRun, kind: BicycleKind): CableHead | null {
 /** Sides of a bicycle that a run's conditions hang on. */
 const factsOf = (kind: BicycleKind) => ({
   ...kind,
-  frontBrake: brakeOf(kind, 'front'),
-  rearBrake: brakeOf(kind, 'rear'),
+  frontSet: setBrakeOf(kind, 'front'),
+  rearSet: setBrakeOf(kind, 'rear'),
   shifters: kind.shifters ?? (kind.bars === 'drop' ? 'integrated' : 'clamp'),
 });
 
@@ -111,7 +112,8 @@ const factsOf = (kind: BicycleKind) => ({
  * The cables of a bicycle with their lengths: the old piece where it was measured, since it fitted; else from the points of the
  * drawing with a curve on top, and how far that may be off. One that pulled tight at full lock gets 40 mm more.
  *
- * reckoned = Σ straight lines (half a bar sideways for the first) · curve + what ferrules and anchor take. Bars that stand
+ * reckoned = Σ straight lines (half a bar sideways for the first) · curve + what ferrules and anchor take, and of a sprung frame
+ * what its travel draws. Bars that stand
  * higher or further forward lengthen what begins at them.
  *
  * Units: mm. Errors: an unknown kind, a length below zero. Source: the table of runs; rule of thumb, to be held along the frame before
@@ -125,11 +127,12 @@ export const cablesLengths = defineCalculator({
   run({ kind, bars, old }): { pieces: CablePiece[]; reasons: string[] } {
     const paths = pointsOf(kind, skeletonOf(kind), bars);
     const facts = factsOf(kind);
+    const isSprung = kind.frame === 'full-suspension';
     const pieces = cableRuns
-      .filter((run) => holds(run.when, facts))
+      .filter((run) => holds(run.facts, facts))
       .map((run): CablePiece => {
         const known = Object.hasOwn(old, run.id) ? old[run.id]! : null;
-        const length = known ? known.lengthMm + (known.tooShort ? LONGER_MM : 0) : reckonedMm(run, paths);
+        const length = known ? known.lengthMm + (known.tooShort ? LONGER_MM : 0) : reckonedMm(run, paths, isSprung);
         return {
           id: run.id,
           label: run.label,
@@ -145,6 +148,9 @@ export const cablesLengths = defineCalculator({
       pieces,
       reasons: [
         'Hold each along the frame with the bars at both ends before it is cut: a tight one brakes by itself.',
+        ...(isSprung || kind.fork === 'suspension'
+          ? ['The whole travel of what is sprung counts: hold it with the spring let out, and pressed home.']
+          : []),
         ...(pieces.some(({ from }) => from === 'reckoned')
           ? ['What is reckoned is a rule of thumb: measure the old one where it was good.']
           : []),

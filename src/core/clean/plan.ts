@@ -15,6 +15,7 @@ const partInput = z.strictObject({
   soil: z.enum(SOILS),
   volumeMl: z.number().check(z.gt(0), z.lte(1_000_000)),
   brakeTrack: z._default(z.boolean(), false).check(z.describe('a brake works on it, as on the track of a rim')),
+  waxed: z._default(z.boolean(), false).check(z.describe('a waxed chain runs there: nothing oily follows')),
 });
 const bathInput = z.strictObject({
   id: z.string().check(z.minLength(1), z.maxLength(80)),

@@ -28,7 +28,8 @@ export type BuildFacts = Record<string, string | number | boolean | null>;
 /** How a disc is worked, as the table of bolts says it. */
 const DISC_OF = { mechanical: 'cable', hydraulic: 'hydraulic', unsaid: null } as const;
 
-function cogsOf(kind: BicycleKind, hubRear: string | undefined): Build['cogs'] {
+/** On what the cogs sit, where nobody said: by the hub that was found, else the usual one. */
+export function cogsOf(kind: BicycleKind, hubRear: string | undefined): Build['cogs'] {
   if (kind.gears === 'hub' || kind.gears === 'coaster') return 'sprocket';
   if (hubRear === 'hub-rear-freewheel') return 'freewheel';
   return kind.gears === 'single' ? 'freewheel' : 'cassette';

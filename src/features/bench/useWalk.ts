@@ -6,6 +6,8 @@ import { useKeys } from '@/ui/keys/useKeys';
 import type { DeclaredTask } from '../workshop/declared';
 import { placeHref } from '../workshop/usePlaceAt';
 import { stageHref } from '../workshop/stageLink';
+import { nowIso } from '@/store/now';
+import { useHand } from '../workshop/useHand';
 import { useSettings, useWorkshop, type StageProps } from '../workshop/WorkshopProvider';
 import { firstStep, type OwnedStep } from './useBenchSteps';
 
@@ -22,6 +24,7 @@ export function useWalk({ bicycle, send }: StageProps, task: DeclaredTask, place
   const workshop = useWorkshop();
   const router = useRouter();
   const { letterKeys } = useSettings();
+  const { name: by } = useHand();
   const steps = owned.map(({ step }) => step);
   const left = leftAt(bicycle, task, place);
   const [at, setAt] = useState<string | null>(left);
@@ -39,8 +42,7 @@ export function useWalk({ bicycle, send }: StageProps, task: DeclaredTask, place
   const go = (to: number) => setAt(steps[Math.min(Math.max(to, 0), steps.length - 1)]?.id ?? null);
   const leave = (done: boolean) => {
     if (done) send({ type: 'benchAt', bench: null });
-    const toPlace = task.byPlace && task.id === task.stage;
-    router.push(toPlace ? placeHref(bicycle.id, task.stage, place) : stageHref(bicycle.id, task.stage));
+    router.push(task.toPlace ? placeHref(bicycle.id, task.stage, place) : stageHref(bicycle.id, task.stage));
   };
   const forward = () => {
     if (!step) return;
@@ -48,7 +50,8 @@ export function useWalk({ bicycle, send }: StageProps, task: DeclaredTask, place
       workshop.say(step.waitsFor);
       return;
     }
-    if (step.finish && !step.done) send(step.finish);
+    if (step.finish && !step.done)
+      send(typeof step.finish === 'function' ? step.finish({ at: nowIso(), by }) : step.finish);
     if (last) leave(steps.every((each) => each.done || each.id === step.id));
     else go(index + 1);
   };

@@ -104,7 +104,7 @@ test('a brake is set up step by step on its way back, and says how far', async (
   const by = { at: '2026-11-25T10:00:00.000Z', by: 'Ada' };
   const set = async (steps: string[]) =>
     (
-      await told({ brakeSteps: Object.fromEntries(steps.map((step) => [`brake.front/${step}`, by])) }, 'brake.front')
+      await told({ setSteps: Object.fromEntries(steps.map((step) => [`brake.front/${step}`, by])) }, 'brake.front')
     ).filter((words) => words.startsWith('set up'));
   expect(await set([])).toEqual(['set up']);
   expect(await set(['centre', 'locknuts'])).toEqual([expect.stringMatching(/^set up 2\/\d \(under way\)$/)]);

@@ -13,6 +13,7 @@ import { Working } from '@/ui/Working';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { CantileverView } from './CantileverView';
+import { LargeFigures } from './LargeFigures';
 
 const FIELDS: { measure: BrakeMeasure; label: string }[] = [
   { measure: 'pivot-half', label: 'Middle to pivot' },
@@ -88,20 +89,12 @@ export function CantileverForce({ bicycle, send, place }: StageProps & { place: 
       )}
       {output && (
         <Box role="status" aria-label="Force and travel">
-          <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap', alignItems: 'baseline', my: 1 }}>
-            <Box>
-              <Box sx={{ fontSize: '1.6rem', fontWeight: 660, fontVariantNumeric: 'tabular-nums' }}>
-                {output.padForcePerCableN.toFixed(2)} N
-              </Box>
-              <Box sx={{ color: 'text.secondary', fontSize: '0.92rem' }}>at each pad for a newton of cable</Box>
-            </Box>
-            <Box>
-              <Box sx={{ fontSize: '1.6rem', fontWeight: 660, fontVariantNumeric: 'tabular-nums' }}>
-                {output.cableMmPerPadMm.toFixed(2)} mm
-              </Box>
-              <Box sx={{ color: 'text.secondary', fontSize: '0.92rem' }}>of cable for a millimetre of each pad</Box>
-            </Box>
-          </Box>
+          <LargeFigures
+            figures={[
+              { value: `${output.padForcePerCableN.toFixed(2)} N`, words: 'at each pad for a newton of cable' },
+              { value: `${output.cableMmPerPadMm.toFixed(2)} mm`, words: 'of cable for a millimetre of each pad' },
+            ]}
+          />
           <Box sx={{ fontWeight: 640 }}>
             <StateMark state={stateOf('brakes.cantilever', output.verdict)} word={false} size={18} />{' '}
             {output.reasons[0]}

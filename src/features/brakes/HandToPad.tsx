@@ -1,39 +1,45 @@
 'use client';
 import Box from '@mui/material/Box';
+import { own } from '@/core/own';
+import { RIM_METALS } from '@/core/brakes/brakedOn';
+import type { SetBrake } from '@/core/setup/kinds';
 import { stateOf } from '@/core/vocabulary/verdicts';
-import { brakeNumber, cantileverOf, handToPad, type BrakePlace } from '@/model/brakes/questions';
-import type { BrakeMeasure } from '@/model/brakes/part';
+import {
+  brakeNumber,
+  cantileverOf,
+  CHAIN_MEASURES,
+  handToPad,
+  type BrakePlace,
+  type ChainMeasure,
+} from '@/model/brakes/questions';
+import { Choices } from '@/ui/Choices';
 import { Disclosure } from '@/ui/Disclosure';
 import { ReadingField } from '@/ui/ReadingField';
 import { StateMark } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
+import { LargeFigures } from './LargeFigures';
 
-const FIELDS: { measure: BrakeMeasure; label: string; unit: string; help: string; most: number }[] = [
+const FIELDS: { measure: ChainMeasure; label: string; unit: string; help: string; most: number }[] = [
   { measure: 'lever-ratio', label: 'Lever ratio', unit: '×', help: 'cable force over hand force', most: 12 },
   { measure: 'lever-pull', label: 'Lever pulls', unit: 'mm', help: 'cable, before the bar', most: 60 },
   { measure: 'bends', label: 'Bends of the outer', unit: '°', help: 'all of them added up', most: 1440 },
-  { measure: 'pad-travel', label: 'Pad to rim', unit: 'mm', help: 'each pad, at rest', most: 20 },
+  { measure: 'pad-travel', label: 'Pad travel', unit: 'mm', help: 'each pad, from rest', most: 20 },
+  { measure: 'arm-ratio', label: 'Arm ratio', unit: '×', help: 'both pads over the cable', most: 80 },
 ];
-const ARMS = {
-  measure: 'arm-ratio' as const,
-  label: 'Arm ratio',
-  unit: '×',
-  help: 'both pads over the cable',
-  most: 12,
-};
+const RIMS = RIM_METALS.map((id) => ({ id, label: id === 'steel' ? 'Steel' : 'Aluminium' }));
 
-/** From hand to pad in one working: what bends leave, what lever and arms make of it, whether the lever pulls enough. */
-export function HandToPad({
-  bicycle,
-  send,
-  place,
-  isCantilever,
-}: StageProps & { place: BrakePlace; isCantilever: boolean }) {
+/** From hand to pad in one working: what bends leave, what lever and arms make of it, whether the lever pulls enough. What nobody measured is as usual, and said. */
+export function HandToPad({ bicycle, send, place, brake }: StageProps & { place: BrakePlace; brake: SetBrake }) {
+  const isCantilever = brake === 'cantilever';
+  const isRim = isCantilever || brake === 'caliper' || brake === 'direct-pull';
   const { output: arms } = useReckon('brakes.cantilever', isCantilever ? cantileverOf(bicycle, place) : null);
+  const usual = useReckon('brakes.usual', { brake }).output?.usual ?? null;
   const reckoned = arms ? 2 * arms.padForcePerCableN : null;
-  const { output } = useReckon('brakes.chain', handToPad(bicycle, place, reckoned));
+  const chain = usual && handToPad(bicycle, place, reckoned, usual);
+  const { output } = useReckon('brakes.chain', chain?.question ?? null);
+  const taken = FIELDS.filter(({ measure }) => chain?.taken.includes(measure)).map(({ label }) => label.toLowerCase());
   return (
     <Disclosure summary={<>From hand to pad: does the lever go with the brake?</>} wide>
       <Box
@@ -46,51 +52,54 @@ export function HandToPad({
           alignItems: 'start',
         }}
       >
-        {[...FIELDS, ...(reckoned === null ? [ARMS] : [])].map(({ measure, label, unit, help, most }) => (
-          <ReadingField
-            key={measure}
-            label={label}
-            kind="number"
-            unit={unit}
-            help={help}
-            width="100%"
-            value={brakeNumber(bicycle, place, measure)}
-            onCommit={(value) => send({ type: 'measureBrake', place, changes: { [measure]: value } })}
-            onClear={() => send({ type: 'measureBrake', place, changes: { [measure]: null } })}
-            refuse={(value) => (value > most ? `at most ${most}` : null)}
-          />
-        ))}
+        {FIELDS.filter(({ measure }) => measure !== 'arm-ratio' || reckoned === null).map(
+          ({ measure, label, unit, help, most }) => (
+            <ReadingField
+              key={measure}
+              label={label}
+              kind="number"
+              unit={unit}
+              help={usual ? `${help}; usual ${usual[CHAIN_MEASURES[measure]]}` : help}
+              width="100%"
+              value={brakeNumber(bicycle, place, measure)}
+              onCommit={(value) => send({ type: 'measureBrake', place, changes: { [measure]: value } })}
+              onClear={() => send({ type: 'measureBrake', place, changes: { [measure]: null } })}
+              refuse={(value) => (value > most ? `at most ${most}` : null)}
+            />
+          ),
+        )}
       </Box>
+      {isRim && (
+        <Choices
+          label="The rim"
+          options={RIMS}
+          value={own(bicycle.rimMetals, place) ?? null}
+          onChoose={(metal) => send({ type: 'sayRimMetal', place, metal })}
+        />
+      )}
       {reckoned !== null && <Box sx={{ color: 'text.secondary' }}>Arms as reckoned above: {reckoned.toFixed(2)}.</Box>}
       {output && (
         <Box role="status" aria-label="From hand to pad">
-          <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap', my: 1 }}>
-            <Box>
-              <Box sx={{ fontSize: '1.6rem', fontWeight: 660, fontVariantNumeric: 'tabular-nums' }}>
-                {Math.round(output.padN)} N
-              </Box>
-              <Box sx={{ color: 'text.secondary', fontSize: '0.92rem' }}>on the rim at a firm squeeze</Box>
-            </Box>
-            <Box>
-              <Box sx={{ fontSize: '1.6rem', fontWeight: 660, fontVariantNumeric: 'tabular-nums' }}>
-                {Math.round(output.efficiency * 100)} %
-              </Box>
-              <Box sx={{ color: 'text.secondary', fontSize: '0.92rem' }}>left by the bends</Box>
-            </Box>
-            <Box>
-              <Box sx={{ fontSize: '1.6rem', fontWeight: 660, fontVariantNumeric: 'tabular-nums' }}>
-                {output.slowsMs2.dry.toFixed(1)} m/s²
-              </Box>
-              <Box sx={{ color: 'text.secondary', fontSize: '0.92rem' }}>
-                roughly, dry, alone; wet {output.slowsMs2.wet.toFixed(1)}
-              </Box>
-            </Box>
-          </Box>
+          <LargeFigures
+            figures={[
+              { value: `${Math.round(output.padN)} N`, words: 'both pads, at a firm squeeze' },
+              { value: `${Math.round(output.efficiency * 100)} %`, words: 'left by the bends' },
+              {
+                value: `${output.slowsMs2.dry.toFixed(1)} m/s²`,
+                words: `roughly, dry, alone; wet ${output.slowsMs2.wet.toFixed(1)}`,
+              },
+            ]}
+          />
           {output.reasons.map((reason, i) => (
             <Box key={reason} sx={i === 0 ? { fontWeight: 640 } : {}}>
               {i === 0 && <StateMark state={stateOf('brakes.chain', output.verdict)} word={false} size={18} />} {reason}
             </Box>
           ))}
+          {taken.length > 0 && (
+            <Box sx={{ color: 'text.secondary', mt: 0.5 }}>
+              Not measured, taken as usual for such a brake: {taken.join(', ')}.
+            </Box>
+          )}
           <Working rows={output.working} />
         </Box>
       )}

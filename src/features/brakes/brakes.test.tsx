@@ -4,7 +4,10 @@ import { userEvent } from '../../../tests/user';
 import { everythingSigned, lawOf } from '../../../tests/wholeBicycle';
 import { bicycleKind } from '@/core/bicycle';
 import type { StockItem } from '@/model/stock/item';
-import { BrakeSetup } from './BrakeSetup';
+import { useFindings } from '../workshop/useFindings';
+import { SetUp } from '../setup/SetUp';
+import { useSettingUp } from '../setup/useSettingUp';
+import { BrakeNumbers } from './BrakeNumbers';
 import { Cables } from './Cables';
 import type { StageViewProps } from '../workshop/declared';
 
@@ -14,7 +17,17 @@ jest.mock('@/worker/client', () =>
 );
 
 const PEOPLE = { people: [{ id: 'a', name: 'Ada' }] };
-const Front = ({ bicycle, send }: StageViewProps) => <BrakeSetup bicycle={bicycle} send={send} place="brake.front" />;
+function Front({ bicycle, send }: StageViewProps) {
+  const lookOver = useFindings(bicycle);
+  const settingUp = useSettingUp(bicycle, null, lookOver);
+  const at = { bicycle, send, place: 'brake.front' } as const;
+  return (
+    <>
+      <SetUp {...at} settingUp={settingUp} lookOver={lookOver} />
+      <BrakeNumbers {...at} />
+    </>
+  );
+}
 const describe_ = (changes: object) => ({ type: 'describeKind' as const, changes });
 
 test('a step that is ticked stands with who did it, and asks for the brake’s proof again', async () => {
@@ -23,12 +36,12 @@ test('a step that is ticked stands with who did it, and asks for the brake’s p
   const today = new Date().toISOString().slice(0, 10);
   expect(lawOf(record(), today).ready.missing.filter(({ blocks }) => blocks)).toEqual([]);
   await userEvent.click(await screen.findByRole('checkbox', { name: 'Locknut or safety nut, left and right' }));
-  expect(record().brakeSteps).toMatchObject({ 'brake.front/locknuts': { by: 'Ada' } });
+  expect(record().setSteps).toMatchObject({ 'brake.front/locknuts': { by: 'Ada' } });
   expect(lawOf(record(), today).ready.missing.map(({ kind, id }) => `${kind} ${id}`)).toContain(
     'proof-reopened brakes-anchor',
   );
   await userEvent.click(screen.getByRole('checkbox', { name: 'Locknut or safety nut, left and right' }));
-  expect(record().brakeSteps).toEqual({});
+  expect(record().setSteps).toEqual({});
 });
 
 test('no bleeding is told before the fluid is known, and then that of the one alone', async () => {
@@ -64,7 +77,7 @@ test('the yoke is moved by keys: lower is stronger; what it stands at is put dow
     ['Lever ratio', '4'],
     ['Lever pulls', '5'],
     ['Bends of the outer', '200'],
-    ['Pad to rim', '3'],
+    ['Pad travel', '3'],
   ] as const)
     await userEvent.type(screen.getByLabelText(label), `${value}{Enter}`);
   expect(screen.queryByLabelText('Arm ratio')).toBeNull();

@@ -136,11 +136,12 @@ function LoadRow({
 /** The wash of everything that lies dirty in the trays: loads, what goes by hand, what must not meet what. */
 export function Wash({ bicycle, send }: StageProps) {
   const trays = useTrays(bicycle);
-  const { baths } = useSettings();
+  const settings = useSettings();
+  const { baths } = settings;
   const now = useNow(30_000);
   const [started, setStarted] = useState<Timer | null>(null);
   const list = trays ? dirtyParts(bicycle, trays.trays) : [];
-  const question = list.length ? washInput(list, baths, bicycle, now.getTime()) : null;
+  const question = list.length ? washInput(list, settings, bicycle, now.getTime()) : null;
   const { output: plan, errors } = useReckon('clean.plan', question);
   const dirty = new Map(list.map((part) => [part.key, part]));
   const labels = Object.fromEntries(baths.map((bath) => [bath.id, bath.label]));

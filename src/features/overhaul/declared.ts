@@ -24,7 +24,7 @@ export const overhaul: Declared = {
     },
   },
   overlays: [{ at: ['overhaul'], load: () => import('./overlay').then(({ doneSigns }) => doneSigns) }],
-  tasks: [{ id: 'overhaul', label: 'Overhaul', stage: 'overhaul', byPlace: true }],
+  tasks: [{ id: 'overhaul', label: 'Overhaul', stage: 'overhaul', byPlace: true, toPlace: true }],
   bench: { overhaul: () => import('./bench').then(({ overhaulBench }) => overhaulBench) },
   thread: () => import('./thread').then(({ bearingThread }) => bearingThread),
 };

@@ -30,6 +30,7 @@ const RUN_ON = {
     padToe: 'toed',
     leverGrip: 'turn',
     masterCylinder: 'renew',
+    chainLube: 'drop',
   },
 } as const;
 

@@ -1,6 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import { useState } from 'react';
+import type { LookOver } from '@/core/inspect/lookOver';
 import type { Bolt } from '@/core/rebuild/bolts';
 import type { BuildOrder } from '@/core/rebuild/order';
 import { backwards, partIn, partWords, sorted, turnAt, type Assembly } from '@/core/strip/tray';
@@ -11,8 +12,10 @@ import { goToLine } from '@/ui/goToLine';
 import { Section } from '@/ui/Section';
 import { stateColour } from '@/ui/StateMark';
 import { useTapped, useTellHand } from '../at-hand/hand';
-import { BrakeSetup } from '../brakes/BrakeSetup';
+import { BrakeNumbers } from '../brakes/BrakeNumbers';
 import { Cables } from '../brakes/Cables';
+import { SetUp } from '../setup/SetUp';
+import { useSettingUp } from '../setup/useSettingUp';
 import { PutBack } from '../strip/PutBack';
 import { LooseButton } from '../workshop/LooseButton';
 import { NextOfThread } from '../workshop/StageAction';
@@ -59,6 +62,7 @@ export function BuildPlace({
   assembly,
   bolts,
   order,
+  lookOver,
   onAll,
 }: StageProps & {
   place: string;
@@ -66,9 +70,11 @@ export function BuildPlace({
   assembly: Assembly | null;
   bolts: Bolt[];
   order: BuildOrder | null;
+  lookOver: LookOver | null;
   onAll(): void;
 }) {
   const { output } = useReckon('rebuild.joints', jointsInput(bicycle, useSettings()));
+  const settingUp = useSettingUp(bicycle, bolts, lookOver);
   const waits = order?.waits.find((each) => each.place === place);
   const here = bolts.filter((bolt) => bolt.place === place);
   const out = assembly ? partsOff(trayFor(bicycle, assembly.place)).length : 0;
@@ -95,8 +101,9 @@ export function BuildPlace({
       </Box>
       {assembly && out > 0 && <BackTogether bicycle={bicycle} send={send} assembly={assembly} onAll={onAll} />}
       <Joints send={send} joints={output?.joints.filter((joint) => joint.place === place) ?? []} />
+      <SetUp bicycle={bicycle} send={send} place={place} settingUp={settingUp} lookOver={lookOver} />
       {(place === 'brake.front' || place === 'brake.rear') && (
-        <BrakeSetup bicycle={bicycle} send={send} place={place} />
+        <BrakeNumbers bicycle={bicycle} send={send} place={place} />
       )}
       {(place === 'cables.brake' || place === 'cables.gear') && <Cables bicycle={bicycle} send={send} place={place} />}
       {(place === 'seat-post' || (place === 'stem' && bicycle.kind.stem === 'quill')) && (

@@ -5,6 +5,8 @@ import type { StageViewProps } from '../workshop/declared';
 import { useReckon } from '../workshop/useReckon';
 import { useTrays } from '../workshop/useTrays';
 import { useSettings } from '../workshop/WorkshopProvider';
+import { SetUpBoard } from '../setup/SetUpBoard';
+import { useSettingUp } from '../setup/useSettingUp';
 import { BuildBoard } from './BuildBoard';
 import { BuildPlace } from './BuildPlace';
 import { LooseEnds } from './LooseEnds';
@@ -21,6 +23,7 @@ export function Rebuild({ bicycle, send, lookOver, place, onPlace: go }: StageVi
   // Thirty bolts are drawn after what goes on now, a few at a time.
   const round = useDeferredValue(bolts, null);
   const { output: order } = useBuildOrder(bicycle, bolts, lookOver);
+  const settingUp = useSettingUp(bicycle, bolts, lookOver);
   if (place !== null) {
     const at = trays?.trayOf[place] ?? place;
     return (
@@ -32,6 +35,7 @@ export function Rebuild({ bicycle, send, lookOver, place, onPlace: go }: StageVi
         assembly={trays?.trays.find((each) => each.place === at) ?? null}
         bolts={bolts ?? []}
         order={order}
+        lookOver={lookOver}
         onAll={() => go(null)}
       />
     );
@@ -44,6 +48,7 @@ export function Rebuild({ bicycle, send, lookOver, place, onPlace: go }: StageVi
       ) : (
         <p role="status">Working out what goes on now…</p>
       )}
+      {settingUp && <SetUpBoard bicycle={bicycle} settingUp={settingUp} onOpen={go} />}
       <TorqueRound bicycle={bicycle} send={send} bolts={round} />
       <Rider bicycle={bicycle} send={send} />
       {bicycle.kind.stem === 'threadless' && <Steerer bicycle={bicycle} send={send} />}

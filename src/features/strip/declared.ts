@@ -25,7 +25,7 @@ export const strip: Declared = {
     { at: ['strip', 'clean', 'overhaul'], load: () => import('./overlay').then(({ traySigns }) => traySigns) },
   ],
   tasks: [
-    { id: 'strip', label: 'Strip', stage: 'strip', byPlace: true },
+    { id: 'strip', label: 'Strip', stage: 'strip', byPlace: true, toPlace: true },
     {
       id: 'put-back',
       label: 'Put back',

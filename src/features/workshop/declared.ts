@@ -141,7 +141,7 @@ export interface BenchStep {
   /** What it is called to go on all the same, by a key of its own; null where what is waited for cannot be left. */
   mayLeave: string | null;
   /** What is recorded when the step is done with one tap; null where going on records nothing. */
-  finish: Command | null;
+  finish: Command | ((hand: { at: string; by: string }) => Command) | null;
 }
 
 /** What a step has unless it says otherwise. */
@@ -181,6 +181,8 @@ export interface DeclaredTask {
   timedAs?: Stage;
   /** It is done at one place at a time. */
   byPlace: boolean;
+  /** Leaving it leads to its place, and not to the stage as a whole. */
+  toPlace?: boolean;
   /** What an empty task says. */
   empty?: string;
 }

@@ -1,9 +1,10 @@
 import * as z from 'zod/mini';
-import { FLUIDS } from '@/core/brakes/setupKinds';
+import { RIM_METALS } from '@/core/brakes/brakedOn';
+import { FLUIDS } from '@/core/setup/kinds';
 import { defineCommand, setOrDrop, work } from '../command';
 import { id } from '../fields';
 import { plain } from '../phrases';
-import { BRAKE_MEASURES, brakeNumber, brakeStep, cutCable, oldCable } from './part';
+import { BRAKE_MEASURES, brakeNumber, cutCable, oldCable } from './part';
 
 const place = z.enum(['brake.front', 'brake.rear']);
 const END_WORDS = { 'brake.front': 'front brake', 'brake.rear': 'rear brake' } as const;
@@ -25,12 +26,11 @@ export const commands = [
     words: (step) => (step.fluid ? `${step.fluid} fluid in the ${END_WORDS[step.place]}` : 'the fluid is not known'),
   }),
   defineCommand({
-    type: 'setBrakeStep',
-    schema: { place, step: id, done: z.nullable(brakeStep) },
-    apply: (bicycle, row) => setOrDrop(bicycle.brakeSteps, `${row.place}/${row.step}`.slice(0, 64), row.done),
-    words: (row) => `${END_WORDS[row.place]}: ${plain(row.step)}`,
-    // Whatever is done to a brake asks for its proof again.
-    work: (row) => (row.done ? [work(row.place, 'adjusted')] : []),
+    type: 'sayRimMetal',
+    schema: { place, metal: z.nullable(z.enum(RIM_METALS)) },
+    apply: (bicycle, step) => setOrDrop(bicycle.rimMetals, step.place, step.metal),
+    words: (step) =>
+      step.metal ? `the rim at the ${END_WORDS[step.place]} is ${step.metal}` : 'the rim’s metal is not known',
   }),
   defineCommand({
     type: 'cutCables',

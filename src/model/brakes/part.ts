@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
-import { FLUIDS } from '@/core/brakes/setupKinds';
+import { RIM_METALS } from '@/core/brakes/brakedOn';
+import { FLUIDS } from '@/core/setup/kinds';
 import { at, id, person, type Held } from '../fields';
 import { fields } from '../leaf';
 
@@ -20,9 +21,6 @@ export const BRAKE_MEASURES = [
 export type BrakeMeasure = (typeof BRAKE_MEASURES)[number];
 
 export const brakeNumber = z.number().check(z.gte(-100), z.lte(2000));
-/** A step of the setting-up, done by whom and when. */
-export const brakeStep = z.strictObject({ at, by: person });
-
 /** An old piece of cable as it was measured, and whether it pulled tight at full lock. */
 export const oldCable = z.strictObject({
   lengthMm: z.number().check(z.gt(0), z.lte(10_000)),
@@ -34,12 +32,12 @@ export type OldCable = z.output<typeof oldCable>;
 export const cutCable = z.strictObject({ lengthMm: z.number().check(z.gt(0), z.lte(10_000)), at, by: person });
 
 export const part = {
+  /** The metal of a rim that is braked on, by the brake’s place, where somebody looked. */
+  rimMetals: fields(z.record(id, z.enum(RIM_METALS)), { words: 'the metal of a rim' }),
   /** Numbers of a brake, by its place and what is measured: `brake.front/yoke`. */
   brakeNumbers: fields(z.record(id, brakeNumber), { words: 'a brake’s measure' }),
   /** The fluid in each hydraulic brake, as it stands on its cap. */
   brakeFluids: fields(z.record(id, z.enum(FLUIDS)), { words: 'the fluid in a brake' }),
-  /** Steps of the setting-up that are done, by place and step: `brake.front/centre`. */
-  brakeSteps: fields(z.record(id, brakeStep), { words: 'the setting-up of a brake' }),
   /** Old pieces of cable, by run. */
   oldCables: fields(z.record(id, oldCable), { words: 'an old cable' }),
   /** Pieces that are cut, by run: the cut list asks for them no more. */
@@ -47,9 +45,9 @@ export const part = {
 };
 
 export const fresh = (): Held<typeof part> => ({
+  rimMetals: {},
   brakeNumbers: {},
   brakeFluids: {},
-  brakeSteps: {},
   oldCables: {},
   cutCables: {},
 });

@@ -1,10 +1,12 @@
 import type { Cantilever } from '@/core/brakes/cantilever';
+import { brakedOn } from '@/core/brakes/brakedOn';
 import type { HandToPad } from '@/core/brakes/chain';
+import type { UsualBrake } from '@/core/brakes/usual';
 import type { CablePiece } from '@/core/cables/lengths';
 import type { QuestionOf } from '@/core/questions';
 import { own } from '@/core/own';
+import { setBrakeOf } from '@/core/setup/kinds';
 import type { Bicycle } from '../record';
-import type { WorkshopSettings } from '../settings/settings';
 import type { StockItem } from '../stock/item';
 import type { BrakeMeasure } from './part';
 
@@ -14,28 +16,6 @@ type Numbers = Pick<Bicycle, 'brakeNumbers'>;
 /** One number of a brake; null until it is measured. */
 export const brakeNumber = ({ brakeNumbers }: Numbers, place: BrakePlace, measure: BrakeMeasure): number | null =>
   own(brakeNumbers, `${place}/${measure}`) ?? null;
-
-/** The question for `brakes.setup`. */
-export const setupInput = (
-  { kind, brakeFluids }: Pick<Bicycle, 'kind' | 'brakeFluids'>,
-  { rules }: Pick<WorkshopSettings, 'rules'>,
-  place: BrakePlace,
-): QuestionOf<'brakes.setup'> => ({
-  kind,
-  end: place === 'brake.front' ? 'front' : 'rear',
-  rules,
-  fluid: own(brakeFluids, place) ?? null,
-});
-
-/** The question for `brakes.setups`: both ends at once. */
-export const setupsInput = (
-  { kind, brakeFluids }: Pick<Bicycle, 'kind' | 'brakeFluids'>,
-  { rules }: Pick<WorkshopSettings, 'rules'>,
-): QuestionOf<'brakes.setups'> => ({
-  kind,
-  rules,
-  fluids: { front: own(brakeFluids, 'brake.front') ?? null, rear: own(brakeFluids, 'brake.rear') ?? null },
-});
 
 /** The numbers of a cantilever as they were measured; null while one is wanting. */
 export function cantileverOf(bicycle: Numbers, place: BrakePlace): Cantilever | null {
@@ -60,13 +40,44 @@ export function cantileverOf(bicycle: Numbers, place: BrakePlace): Cantilever | 
 /** A firm squeeze with two fingers. */
 const HAND_N = 60;
 
-/** The question for `brakes.chain`, with the arms' ratio as it was reckoned of a cantilever, else as it was put down; null while anything is wanting. */
-export function handToPad(bicycle: Numbers, place: BrakePlace, reckonedArms: number | null): HandToPad | null {
-  const of = (measure: BrakeMeasure) => brakeNumber(bicycle, place, measure);
-  const arms = reckonedArms ?? of('arm-ratio');
-  const [ratio, pull, bends, travel] = [of('lever-ratio'), of('lever-pull'), of('bends'), of('pad-travel')];
-  if (arms === null || ratio === null || pull === null || bends === null || travel === null) return null;
-  return { handN: HAND_N, leverRatio: ratio, bendsDeg: bends, armRatio: arms, pullMm: pull, padTravelMm: travel };
+/** What hand to pad goes by: the measures, and the name that each has in the table of usual brakes. */
+export const CHAIN_MEASURES = {
+  'lever-ratio': 'leverRatio',
+  'lever-pull': 'pullMm',
+  bends: 'bendsDeg',
+  'arm-ratio': 'armRatio',
+  'pad-travel': 'padTravelMm',
+} as const satisfies Partial<Record<BrakeMeasure, keyof UsualBrake>>;
+export type ChainMeasure = keyof typeof CHAIN_MEASURES;
+
+/**
+ * The question for `brakes.chain`: what was measured, arms as they were reckoned of a cantilever, and for the rest what is
+ * usual of such a brake. `taken` names what was only taken as usual.
+ */
+export function handToPad(
+  bicycle: Numbers & Pick<Bicycle, 'kind' | 'rimMetals'>,
+  place: BrakePlace,
+  reckonedArms: number | null,
+  usual: UsualBrake,
+): { question: HandToPad; taken: ChainMeasure[] } {
+  const taken: ChainMeasure[] = [];
+  const of = (measure: ChainMeasure): number => {
+    const known = measure === 'arm-ratio' ? reckonedArms : null;
+    const measured = known ?? brakeNumber(bicycle, place, measure);
+    if (measured === null) taken.push(measure);
+    return measured ?? usual[CHAIN_MEASURES[measure]];
+  };
+  const brake = setBrakeOf(bicycle.kind, place === 'brake.front' ? 'front' : 'rear');
+  const question = {
+    handN: HAND_N,
+    leverRatio: of('lever-ratio'),
+    bendsDeg: of('bends'),
+    armRatio: of('arm-ratio'),
+    pullMm: of('lever-pull'),
+    padTravelMm: of('pad-travel'),
+    on: brakedOn(brake, own(bicycle.rimMetals, place) ?? null),
+  };
+  return { question, taken };
 }
 
 /** The question for `cables.lengths`: the bars as they are given to the rider, and the old pieces that were measured. */

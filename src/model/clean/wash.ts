@@ -3,7 +3,7 @@ import { own } from '@/core/own';
 import type { CleanPlanInput } from '@/core/clean/plan';
 import { type Assembly, partWords } from '@/core/strip/tray';
 import type { Bicycle } from '../record';
-import type { Bath } from '../settings/settings';
+import type { WorkshopSettings } from '../settings/settings';
 import type { Tray } from '../strip/part';
 import { runningTimers } from './timers';
 import { trayFor } from '../strip/trays';
@@ -11,11 +11,24 @@ import { trayFor } from '../strip/trays';
 /** What a hardened part counts as: it never meets acid. */
 const HARDENED = 'hardened or spring steel';
 
+/** Parts that a chain runs over, and the chain: where it is waxed, nothing oily comes there. */
+const RUNS_WITH_CHAIN = [
+  'chain',
+  'quick-link',
+  'cassette',
+  'freewheel',
+  'crank-right',
+  'pulley',
+  'pulley-upper',
+  'pulley-lower',
+];
+
 export interface Dirty {
   /** place/part, as a plan and a timer speak of it. */
   key: string;
   place: string;
   part: string;
+  kind: string;
   words: string;
   materials: string[];
   soil: CleanPlanInput['parts'][number]['soil'];
@@ -45,6 +58,7 @@ export function dirtyParts(bicycle: Bicycle, assemblies: Assembly[]): Dirty[] {
           key: `${assembly.place}/${part.id}`,
           place: assembly.place,
           part: part.id,
+          kind: part.kind,
           words: partWords(part),
           materials: hardened ? [...new Set([...part.materials, HARDENED])] : part.materials,
           soil: own(tray.soils, part.id) ?? part.soil,
@@ -58,20 +72,26 @@ export function dirtyParts(bicycle: Bicycle, assemblies: Assembly[]): Dirty[] {
 }
 
 /** The question for `clean.plan`: what is dirty, and the baths of the house with what still runs in them. */
-export function washInput(dirty: Dirty[], baths: Bath[], bicycle: Bicycle, nowMs: number): CleanPlanInput {
+export function washInput(
+  dirty: Dirty[],
+  { baths, rules }: Pick<WorkshopSettings, 'baths' | 'rules'>,
+  bicycle: Bicycle,
+  nowMs: number,
+): CleanPlanInput {
   const busy = new Map(
     runningTimers(bicycle).flatMap(({ timer, dueAtMs }) =>
       timer.bath ? [[timer.bath, Math.max(0, Math.ceil((dueAtMs - nowMs) / 60_000))] as const] : [],
     ),
   );
   return {
-    parts: dirty.map(({ key, words, materials, soil, volumeMl, brakeTrack }) => ({
+    parts: dirty.map(({ key, kind, words, materials, soil, volumeMl, brakeTrack }) => ({
       id: key,
       label: words.slice(0, 120),
       materials,
       soil,
       volumeMl,
       brakeTrack,
+      ...(rules.chainLube === 'wax' && RUNS_WITH_CHAIN.includes(kind) && { waxed: true }),
     })),
     baths: baths.map(({ id, process, capacityMl, fillShare }) => ({
       id,

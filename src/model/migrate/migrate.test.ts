@@ -6,6 +6,7 @@ import { amendment, type HistoryRow } from '../history';
 import { mergeBicycles } from '../merge';
 import { openBicycle, openSettings } from './migrate';
 import { raiseHistory } from './steps';
+import { commandOfThirteen } from './thirteen';
 
 const AT = '2026-11-25T10:00:00.000Z';
 /** A tray as version 8 kept it, with all that was known of its bearing. */
@@ -385,5 +386,41 @@ describe('from version 8', () => {
       );
     expect(mergeBicycles(copy([], 5), copy(['cone.left'], 3)).trays[0]!.backIn).toEqual([]);
     expect(mergeBicycles(copy([], 3), copy(['cone.left'], 5)).trays[0]!.backIn).toEqual(['cone.left']);
+  });
+});
+
+describe('from 12 to 13: the steps of a brake became those of everything that is set up', () => {
+  const done = { at: AT, by: 'Ada' };
+  test('the record keeps its steps with their stamps, and what waits to be settled speaks of them by the new name', () => {
+    const { setSteps: _steps, setFigures: _figures, rimMetals: _rims, ...rest } = newBicycle('b1', AT, 'Green tourer');
+    const opened = openBicycle({
+      ...rest,
+      schemaVersion: 12,
+      brakeSteps: { 'brake.front/centre': done },
+      stamps: { 'brakeSteps/brake.front/centre': `${AT}#1` },
+    });
+    expect(opened).toMatchObject({
+      ok: true,
+      bicycle: {
+        setSteps: { 'brake.front/centre': done },
+        setFigures: {},
+        rimMetals: {},
+        stamps: { 'setSteps/brake.front/centre': expect.anything() },
+      },
+    });
+  });
+
+  test('a command in the journal and a row of the history are read as today writes them', () => {
+    expect(commandOfThirteen({ type: 'setBrakeStep', place: 'brake.front', step: 'centre', done })).toEqual({
+      type: 'setUpStep',
+      place: 'brake.front',
+      step: 'centre',
+      done,
+    });
+    const changes = [{ leaf: 'brakeSteps/brake.front/centre', before: null, after: done }];
+    expect(raiseHistory([{ at: AT, changes }], 12)).toEqual([
+      { at: AT, changes: [{ leaf: 'setSteps/brake.front/centre', before: null, after: done }] },
+    ]);
+    expect(commandOfThirteen({ type: 'setBrief', brief: 'donor' })).toEqual({ type: 'setBrief', brief: 'donor' });
   });
 });

@@ -7,6 +7,7 @@ import { SCHEMA_VERSION } from '../version';
 import * as subjects from '../subjects';
 import { presentHistory, toNine } from './nine';
 import { historyOfTen, toTen } from './ten';
+import { historyOfThirteen, toThirteen } from './thirteen';
 import type { Raw } from './stored';
 
 /** The five faults of the old estimate, by the lines of the door check that took their place. */
@@ -234,6 +235,7 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
     oldCables: {},
     cutCables: {},
   }),
+  12: toThirteen,
 };
 
 /** Axles that version 4 gave to every tray. */
@@ -258,6 +260,7 @@ const SETTINGS_STEPS: Record<number, (old: Raw) => Raw> = {
   // Schools that the house had no rule for stand as most workshops have them.
   9: (old) => ({ ...old, rules: { ...USUAL_SETTINGS.rules, ...(old.rules as Raw) } }),
   11: (old) => ({ ...old, rules: { ...USUAL_SETTINGS.rules, ...(old.rules as Raw) } }),
+  12: (old) => ({ ...old, rules: { ...USUAL_SETTINGS.rules, ...(old.rules as Raw) } }),
 };
 
 /** A step for each version, where it changed more than its number. */
@@ -273,7 +276,7 @@ export const raiseBicycle = (record: Raw, from: number): Raw => lifted(record, S
 
 /** The history that lay beside a record of an older version. */
 export const raiseHistory = (history: unknown, from: number): unknown =>
-  historyOfTen(from < 9 ? presentHistory(history) : history);
+  historyOfThirteen(historyOfTen(from < 9 ? presentHistory(history) : history));
 
 /** Settings of an older version as the present one would have them. */
 export const raiseSettings = (record: Raw, from: number): Raw => lifted(record, SETTINGS_STEPS, from);

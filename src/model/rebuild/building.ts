@@ -22,7 +22,7 @@ const isTruing = ({ place, decision, done }: Bicycle['jobs'][number]) =>
   decision === 'keep' && !done && /^(rim|spokes)\./.test(place);
 
 /** What the record says of the facts that an order waits for; what it says nothing of is left out, and taken as true. */
-function factsOf(
+export function buildFactsOf(
   bicycle: Bicycle,
   bolts: readonly Bolt[],
   lookOver: LookOver | null,
@@ -62,5 +62,5 @@ export function orderInput(
   }
   for (const [assembly, { place }] of Object.entries(ONLY_ON))
     if (!bicycle.tookOff[assembly]) together.push({ assembly, place });
-  return { kind: bicycle.kind, together, missing, facts: factsOf(bicycle, bolts, lookOver, settings) };
+  return { kind: bicycle.kind, together, missing, facts: buildFactsOf(bicycle, bolts, lookOver, settings) };
 }

@@ -42,6 +42,7 @@ export const USUAL_SETTINGS: WorkshopSettings = {
     padToe: 'toed',
     leverGrip: 'turn',
     masterCylinder: 'renew',
+    chainLube: 'drop',
   },
   school: 'from-tight',
   letterKeys: true,

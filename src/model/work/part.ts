@@ -37,7 +37,7 @@ export const delivery = z.strictObject({
 });
 
 /** What the bench can take a person through, one step at a time. */
-export const BENCH_TASKS = ['look-over', 'jobs', 'strip', 'overhaul', 'put-back', 'torque', 'prove'] as const;
+export const BENCH_TASKS = ['look-over', 'jobs', 'strip', 'overhaul', 'put-back', 'set-up', 'torque', 'prove'] as const;
 export type BenchTask = (typeof BENCH_TASKS)[number];
 
 export const benchPosition = z.strictObject({ place: id, task: z.enum(BENCH_TASKS), step: id });

@@ -24,7 +24,7 @@ const run = z.strictObject({
   kind: z.enum(CABLE_KINDS),
   place: z.string(),
   /** Bicycles that have it. */
-  when: z.nullable(z.string()),
+  facts: z.nullable(z.string()),
   from: z.enum(RUN_POINTS),
   to: z.enum(RUN_POINTS),
   /** How much longer than the straight line: it bends, and the bars turn to both ends. */
@@ -33,6 +33,8 @@ const run = z.strictObject({
   acrossMm: z.number(),
   /** Ferrules, anchors, what the hand holds. */
   addMm: z.number(),
+  /** What the travel of a sprung frame draws. */
+  travelMm: z.number(),
   withinMm: z.number(),
   /** The head that it hangs by; `@lever` and `@shifter` follow the bars. */
   head: z.nullable(z.string()),

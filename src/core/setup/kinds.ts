@@ -12,9 +12,6 @@ export const SET_BRAKES = [
 ] as const;
 export type SetBrake = (typeof SET_BRAKES)[number];
 
-export const BRAKE_JOBS = ['set-up', 'pads', 'bleed', 'hose', 'master', 'disc'] as const;
-export type BrakeJob = (typeof BRAKE_JOBS)[number];
-
 /** Fluids that never meet. */
 export const FLUIDS = ['mineral', 'glycol'] as const;
 export type Fluid = (typeof FLUIDS)[number];

@@ -1,0 +1,4 @@
+import { settingUp } from './steps';
+
+/** The calculators of this subject. */
+export const calculators = [settingUp] as const;

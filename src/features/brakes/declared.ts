@@ -1,5 +1,0 @@
-import type { Declared } from '../workshop/declared';
-
-export const brakes: Declared = {
-  thread: () => import('./thread').then(({ setupThread }) => setupThread),
-};
