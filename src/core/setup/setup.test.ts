@@ -156,6 +156,13 @@ describe('the order', () => {
     expect(job({ done: before.slice(1) }, 'join')!.waits).not.toBeNull();
   });
 
+  test('what nobody touched is together: nothing waits for it', () => {
+    expect(job({ touched: ['chain'] }, 'join')!.waits).toBeNull();
+    expect(job({ touched: ['chain', 'derailleur.rear'] }, 'join')!.waits).toContain('both cages');
+    // A fact is a fact, whoever touched what.
+    expect(job({ touched: [], facts: { torqued: false } }, 'hang-front')!.waits).not.toBeNull();
+  });
+
   test('nothing ever waits for something that waits for it, whatever the bicycle', () => {
     for (const kind of [{}, HYDRAULIC, { gears: 'hub' }, { gears: 'single', chain: 'single-or-hub-gear' }] as const) {
       const done: string[] = [];

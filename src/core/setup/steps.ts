@@ -17,6 +17,9 @@ const input = z.strictObject({
   done: z
     ._default(z.array(z.string().check(z.maxLength(128))).check(z.maxLength(500)), [])
     .check(z.describe('steps that are done, as place/step')),
+  touched: z
+    ._default(z.nullable(z.array(z.string().check(z.maxLength(64))).check(z.maxLength(200))), null)
+    .check(z.describe('places that somebody worked at: nothing waits for the others; null where all were')),
   facts: z
     ._default(
       z.strictObject({
@@ -94,10 +97,19 @@ const sameEnd = (a: string, b: string): boolean => {
 };
 
 /** What a job waits for: another that is not done, or a fact that is not true. */
-function waitsFor(row: SetupJobRow, place: string, jobs: readonly SetJob[], facts: Question['facts']): string | null {
+function waitsFor(
+  row: SetupJobRow,
+  place: string,
+  jobs: readonly SetJob[],
+  { facts, touched }: Question,
+): string | null {
   const open = jobs.some(
     (each) =>
-      each.asked && row.after?.includes(each.job) && each.done < each.steps.length && sameEnd(each.place, place),
+      each.asked &&
+      (touched === null || touched.includes(each.place)) &&
+      row.after?.includes(each.job) &&
+      each.done < each.steps.length &&
+      sameEnd(each.place, place),
   );
   return open || (row.fact !== null && facts[row.fact] === false) ? row.why : null;
 }
@@ -141,7 +153,7 @@ export const settingUp = defineCalculator({
           asked: row.asked,
           steps,
           done: steps.filter((step) => step.done).length,
-          waits: waitsFor(row, place, jobs, question.facts),
+          waits: waitsFor(row, place, jobs, question),
         });
       }
     return { jobs, asksFluid: [...asksFluid] };

@@ -56,7 +56,7 @@ export function SetStepRow({
           <Disclosure
             summary={
               <Box component="span" sx={{ display: 'inline-flex', gap: 1, alignItems: 'center' }}>
-                {check.label}
+                Put down: {check.label.toLowerCase()}
                 {state && state !== 'not-looked-at' && <StateMark state={state} size={18} />}
               </Box>
             }

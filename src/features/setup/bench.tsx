@@ -53,7 +53,7 @@ export const setupBench = defineBench<'setup.steps'>({
   asks: { id: 'setup.steps', of: (bicycle, { settings }) => setupInput(bicycle, settings) },
   of: (_answer, place) => placeLabel(place).toLowerCase(),
   steps: (_bicycle, { answer, place }) =>
-    jobsAt(answer, place).flatMap(({ steps }) =>
+    jobsAt(answer, place).flatMap(({ steps, waits }) =>
       steps.map((step): BenchStep => ({
         ...NO_STEP,
         id: step.id,
@@ -63,6 +63,8 @@ export const setupBench = defineBench<'setup.steps'>({
         forget: step.forget,
         asksMuch: step.check !== null || step.figures.length > 0,
         done: step.done,
+        waitsFor: waits === null ? null : `Not yet. ${waits}`,
+        mayLeave: waits === null ? null : 'Look at the next',
         finish: (hand) => ({ type: 'setUpStep', place, step: step.id, done: hand }),
       })),
     ),

@@ -24,6 +24,7 @@ export function setupInput(
     rules: settings.rules,
     fluids: { front: own(brakeFluids, 'brake.front') ?? null, rear: own(brakeFluids, 'brake.rear') ?? null },
     done: Object.keys(setSteps),
+    touched: [...touchedPlaces(bicycle)],
     facts: known?.bolts ? buildFactsOf(bicycle, known.bolts, known.lookOver, settings) : {},
   };
 }
