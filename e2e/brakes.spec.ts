@@ -51,6 +51,49 @@ test('the yoke is drawn down under the finger: more force, more cable; and it is
   await expect(page.getByLabel('Yoke over pivots')).not.toHaveValue('');
 });
 
+/** Kinds of brake by the words of “What it is”, how each is worked, and a step that is its own. */
+const KINDS = [
+  ['Caliper', null, 'The recess nut holds by six turns'],
+  ['Cantilever', null, 'Cable clamped with both pads held on the rim'],
+  ['Direct pull', null, 'Arms upright when the brake is on'],
+  ['Disc', 'Cable', 'Fixed pad close, moving pad set'],
+  ['Disc', 'Hose', 'Caliper centred over its disc'],
+  ['Drum', null, 'Reaction arm in its strap'],
+  ['Back-pedal, caliper in front', null, 'Bites within a sixth of a turn back'],
+] as const;
+
+test('each kind of brake is set up at the bench by the space bar', async ({ page }) => {
+  test.slow();
+  await openDemo(page, '/bike?id=harbour-mixte&stage=rebuild');
+  for (const [kind, pulled, step] of KINDS) {
+    await page.getByRole('button', { name: 'What it is', exact: true }).click();
+    const panel = page.getByRole('dialog');
+    await panel.getByRole('combobox', { name: 'Brakes', exact: true }).click();
+    await page.getByRole('option', { name: kind, exact: true }).click();
+    await panel.getByText(/^Finer/).click();
+    if (pulled) {
+      await panel.getByRole('combobox', { name: 'Front worked by' }).click();
+      await page.getByRole('option', { name: pulled, exact: true }).click();
+    }
+    await page.keyboard.press('Escape');
+    await page.goto(`/bench?id=harbour-mixte&task=set-up&place=brake.${kind.startsWith('Back') ? 'rear' : 'front'}`);
+    const heading = page.getByRole('main').getByRole('heading').first();
+    await expect(heading).toBeVisible();
+    const told: string[] = [];
+    for (let i = 0; i < 12 && page.url().includes('/bench'); i++) {
+      const words = await heading.textContent();
+      told.push(words!);
+      await page.keyboard.press('Space');
+      await expect
+        .poll(async () => page.url().includes('/bench') && (await heading.textContent()) === words)
+        .toBe(false);
+    }
+    expect(told).toContain(step);
+    await expect(page).toHaveURL(/stage=rebuild/);
+    await page.goto('/bike?id=harbour-mixte&stage=rebuild');
+  }
+});
+
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
   test('a brake is set up by thumb, and its cables are measured', async ({ page }) => {

@@ -92,7 +92,13 @@ export function HandToPad({ bicycle, send, place, brake }: StageProps & { place:
           />
           {output.reasons.map((reason, i) => (
             <Box key={reason} sx={i === 0 ? { fontWeight: 640 } : {}}>
-              {i === 0 && <StateMark state={stateOf('brakes.chain', output.verdict)} word={false} size={18} />} {reason}
+              {i === 0 &&
+                (taken.length === 0 ? (
+                  <StateMark state={stateOf('brakes.chain', output.verdict)} word={false} size={18} />
+                ) : (
+                  'With usual figures:'
+                ))}{' '}
+              {reason}
             </Box>
           ))}
           {taken.length > 0 && (

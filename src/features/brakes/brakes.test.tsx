@@ -7,7 +7,8 @@ import type { StockItem } from '@/model/stock/item';
 import { useFindings } from '../workshop/useFindings';
 import { SetUp } from '../setup/SetUp';
 import { useSettingUp } from '../setup/useSettingUp';
-import { BrakeNumbers } from './BrakeNumbers';
+import { AskBrake } from './AskBrake';
+import { BrakeForce } from './BrakeForce';
 import { Cables } from './Cables';
 import type { StageViewProps } from '../workshop/declared';
 
@@ -23,8 +24,9 @@ function Front({ bicycle, send }: StageViewProps) {
   const at = { bicycle, send, place: 'brake.front' } as const;
   return (
     <>
+      <AskBrake {...at} />
       <SetUp {...at} settingUp={settingUp} lookOver={lookOver} />
-      <BrakeNumbers {...at} />
+      <BrakeForce {...at} />
     </>
   );
 }

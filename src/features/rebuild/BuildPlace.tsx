@@ -6,13 +6,15 @@ import type { Bolt } from '@/core/rebuild/bolts';
 import type { BuildOrder } from '@/core/rebuild/order';
 import { backwards, partIn, partWords, sorted, turnAt, type Assembly } from '@/core/strip/tray';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
+import type { BrakePlace } from '@/model/brakes/questions';
 import { jointsInput } from '@/model/rebuild/questions';
 import { isSettled, orderOf, partsOff, trayFor } from '@/model/strip/trays';
 import { goToLine } from '@/ui/goToLine';
 import { Section } from '@/ui/Section';
 import { stateColour } from '@/ui/StateMark';
 import { useTapped, useTellHand } from '../at-hand/hand';
-import { BrakeNumbers } from '../brakes/BrakeNumbers';
+import { AskBrake } from '../brakes/AskBrake';
+import { BrakeForce } from '../brakes/BrakeForce';
 import { Cables } from '../brakes/Cables';
 import { SetUp } from '../setup/SetUp';
 import { useSettingUp } from '../setup/useSettingUp';
@@ -26,6 +28,8 @@ import { BeforeParts } from './BeforeParts';
 import { HowDeep } from './HowDeep';
 import { Joints } from './Joints';
 import { Bolts } from './TorqueRound';
+
+const isBrake = (place: string): place is BrakePlace => place === 'brake.front' || place === 'brake.rear';
 
 /** The tray of a place read from its other end, told to the drawing as it goes. */
 function BackTogether({ bicycle, send, assembly, onAll }: StageProps & { assembly: Assembly; onAll(): void }) {
@@ -101,10 +105,9 @@ export function BuildPlace({
       </Box>
       {assembly && out > 0 && <BackTogether bicycle={bicycle} send={send} assembly={assembly} onAll={onAll} />}
       <Joints send={send} joints={output?.joints.filter((joint) => joint.place === place) ?? []} />
+      {isBrake(place) && <AskBrake bicycle={bicycle} send={send} place={place} />}
       <SetUp bicycle={bicycle} send={send} place={place} settingUp={settingUp} lookOver={lookOver} />
-      {(place === 'brake.front' || place === 'brake.rear') && (
-        <BrakeNumbers bicycle={bicycle} send={send} place={place} />
-      )}
+      {isBrake(place) && <BrakeForce bicycle={bicycle} send={send} place={place} />}
       {(place === 'cables.brake' || place === 'cables.gear') && <Cables bicycle={bicycle} send={send} place={place} />}
       {(place === 'seat-post' || (place === 'stem' && bicycle.kind.stem === 'quill')) && (
         <HowDeep bicycle={bicycle} send={send} place={place} />

@@ -49,7 +49,7 @@ export function SetStepRow({
       <Box sx={{ pl: 4, fontSize: '0.95rem', maxWidth: '66ch' }}>
         {step.how}
         {step.stop && <Box sx={{ color: stateColour('unsafe'), fontWeight: 620 }}>{step.stop}</Box>}
-        {step.forget && <Box sx={{ color: 'text.secondary' }}>Forgotten: {step.forget}</Box>}
+        {step.forget && <Box sx={{ color: 'text.secondary' }}>{step.forget}</Box>}
         {step.qualified && <Box sx={{ color: 'text.secondary' }}>For a qualified hand.</Box>}
         {step.figures.length > 0 && <Figures bicycle={bicycle} send={send} place={place} figures={step.figures} />}
         {check && (

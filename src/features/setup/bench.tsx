@@ -1,5 +1,6 @@
 'use client';
 import Box from '@mui/material/Box';
+import { own } from '@/core/own';
 import type { SettingUp, SetStep } from '@/core/setup/steps';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { setupInput } from '@/model/setup/questions';
@@ -52,7 +53,7 @@ function AskSetUp({ bicycle, send, step, answer, lookOver }: StepProps<SettingUp
 export const setupBench = defineBench<'setup.steps'>({
   asks: { id: 'setup.steps', of: (bicycle, { settings }) => setupInput(bicycle, settings) },
   of: (_answer, place) => placeLabel(place).toLowerCase(),
-  steps: (_bicycle, { answer, place }) =>
+  steps: ({ setSteps }, { answer, place }) =>
     jobsAt(answer, place).flatMap(({ steps, waits }) =>
       steps.map((step): BenchStep => ({
         ...NO_STEP,
@@ -62,7 +63,8 @@ export const setupBench = defineBench<'setup.steps'>({
         aside: step.qualified ? `${step.how} For a qualified hand.` : step.how,
         forget: step.forget,
         asksMuch: step.check !== null || step.figures.length > 0,
-        done: step.done,
+        // As the record has it: an answer is on its way while the next step is tapped.
+        done: own(setSteps, `${place}/${step.id}`) !== undefined,
         waitsFor: waits === null ? null : `Not yet. ${waits}`,
         mayLeave: waits === null ? null : 'Look at the next',
         finish: (hand) => ({ type: 'setUpStep', place, step: step.id, done: hand }),
