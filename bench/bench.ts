@@ -4,6 +4,7 @@ import { chromium } from '@playwright/test';
 // @ts-expect-error -- a plain script without types, shared with the demo
 import { build, chromium as chromiumPath, serve } from '../scripts/setup.mjs';
 import { measureCalculators, measureDiagnosis, measureHubs } from './core';
+import { measureDerailleurs } from './derailleurs';
 import { line } from './line';
 import { measurePage } from './page';
 import { measureProperties } from './properties';
@@ -24,6 +25,7 @@ const ARGS = [
 const WITHOUT_BROWSER = {
   calculators: measureCalculators,
   hubs: measureHubs,
+  derailleurs: measureDerailleurs,
   diagnosis: measureDiagnosis,
   properties: measureProperties,
 };

@@ -5,6 +5,7 @@ export * as buy from './buy/calculators';
 export * as cables from './cables/calculators';
 export * as clean from './clean/calculators';
 export * as decide from './decide/calculators';
+export * as drive from './drive/calculators';
 export * as identify from './identify/calculators';
 export * as inspect from './inspect/calculators';
 export * as money from './money/calculators';

@@ -10,6 +10,7 @@ export const SUBJECTS: Record<string, Subject> = {
   cables: () => import('@/core/cables/calculators'),
   clean: () => import('@/core/clean/calculators'),
   decide: () => import('@/core/decide/calculators'),
+  drive: () => import('@/core/drive/calculators'),
   identify: () => import('@/core/identify/calculators'),
   inspect: () => import('@/core/inspect/calculators'),
   money: () => import('@/core/money/calculators'),

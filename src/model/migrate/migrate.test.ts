@@ -405,7 +405,7 @@ describe('from 12 to 13: the steps of a brake became those of everything that is
         setSteps: { 'brake.front/centre': done },
         setFigures: {},
         rimMetals: {},
-        stamps: { 'setSteps/brake.front/centre': expect.anything() },
+        stamps: { 'setSteps/brake.front/centre': expect.anything() as unknown },
       },
     });
   });
