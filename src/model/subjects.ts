@@ -5,6 +5,7 @@ export * as brakes from './brakes/subject';
 export * as buy from './buy/subject';
 export * as clean from './clean/subject';
 export * as decide from './decide/subject';
+export * as drive from './drive/subject';
 export * as identify from './identify/subject';
 export * as inspect from './inspect/subject';
 export * as money from './money/subject';

@@ -2,6 +2,7 @@ import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
 import { cablePulls } from '../identify/data/cablePull';
 import { atLeast, roundTo } from '../numbers';
+import { USUAL_PITCH_MM } from './pitch';
 import { row, type Judged } from '../verdict';
 
 const FAMILIES = [...new Set(cablePulls.map(({ familyKey }) => familyKey))];
@@ -48,8 +49,6 @@ const input = rule(
   'the smallest cog is larger than the largest',
 );
 
-/** Published pitches of cogs, for a family that has none of so many. */
-const USUAL_PITCH: Record<number, number> = { 6: 5.5, 7: 5, 8: 4.8, 9: 4.35, 10: 3.95, 11: 3.74 };
 /** How far the last cog may be missed: crisp still, and just. */
 const WORKS_MM = 0.8;
 const MARGINAL_MM = 1.2;
@@ -66,7 +65,7 @@ const pitchOf = ({ shifter, rearDerailleur, cassette }: Question): number | null
   cassette.pitchMm ??
   rowOf(rearDerailleur.family, cassette.cogs)?.cogPitchMm ??
   rowOf(shifter.family, cassette.cogs)?.cogPitchMm ??
-  USUAL_PITCH[cassette.cogs] ??
+  USUAL_PITCH_MM[cassette.cogs] ??
   null;
 
 /** Why it does not reach: too large a cog, or more slack than the cage takes up. */

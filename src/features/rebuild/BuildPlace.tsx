@@ -18,6 +18,7 @@ import { BrakeForce } from '../brakes/BrakeForce';
 import { Cables } from '../brakes/Cables';
 import { SetUp } from '../setup/SetUp';
 import { useSettingUp } from '../setup/useSettingUp';
+import { DriveAt } from '../drive/DriveAt';
 import { PutBack } from '../strip/PutBack';
 import { LooseButton } from '../workshop/LooseButton';
 import { NextOfThread } from '../workshop/StageAction';
@@ -107,6 +108,7 @@ export function BuildPlace({
       <Joints send={send} joints={output?.joints.filter((joint) => joint.place === place) ?? []} />
       {isBrake(place) && <AskBrake bicycle={bicycle} send={send} place={place} />}
       <SetUp bicycle={bicycle} send={send} place={place} settingUp={settingUp} lookOver={lookOver} />
+      <DriveAt bicycle={bicycle} send={send} place={place} />
       {isBrake(place) && <BrakeForce bicycle={bicycle} send={send} place={place} />}
       {(place === 'cables.brake' || place === 'cables.gear') && <Cables bicycle={bicycle} send={send} place={place} />}
       {(place === 'seat-post' || (place === 'stem' && bicycle.kind.stem === 'quill')) && (

@@ -19,6 +19,10 @@ export function toThirteen({ brakeSteps, ...old }: Raw): Raw {
     setSteps: asRaw(brakeSteps),
     setFigures: {},
     rimMetals: {},
+    teeth: {},
+    driveFigures: {},
+    driveFamilies: {},
+    shiftRounds: [],
     stamps: Object.fromEntries(Object.entries(asRaw(old.stamps)).map(([leaf, stamp]) => [leafOf(leaf), stamp])),
     conflicts: renamed(old.conflicts),
   };

@@ -1,0 +1,93 @@
+'use client';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import type { Feel } from '@/core/drive/shifts';
+import { cogCount, felt, indexInput, teethOf } from '@/model/drive/questions';
+import type { ShiftRound } from '@/model/drive/part';
+import { newId } from '@/store/browser';
+import { nowIso } from '@/store/now';
+import { Choices } from '@/ui/Choices';
+import { Section } from '@/ui/Section';
+import { useHand } from '../workshop/useHand';
+import { useReckon } from '../workshop/useReckon';
+import type { StageProps } from '../workshop/WorkshopProvider';
+import { Advice } from './Advice';
+import { Cassette } from './Cassette';
+import { FeelKeys } from './FeelKeys';
+import { Teeth } from './Teeth';
+import { feltAt, nextShift, shiftWords, type Shift } from './walk';
+
+const SPRINGS = [
+  { id: 'normal', label: 'To the smallest cog' },
+  { id: 'reversed', label: 'To the largest' },
+] as const;
+
+/** Indexing by what each shift does: gear by gear and both ways, then what to turn, or what to look at instead. */
+export function IndexAdviser({ bicycle, send }: StageProps) {
+  const { name: by } = useHand();
+  const [gone, setGone] = useState<Shift | null>(null);
+  const cogs = cogCount(bicycle);
+  const { output: advice } = useReckon('drive.index', indexInput(bicycle, null));
+  const rounds = bicycle.shiftRounds;
+  const round = rounds.at(-1) ?? null;
+  if (cogs === null || cogs < 2)
+    return (
+      <Section title="Index it by its shifts">
+        <Box sx={{ mb: 1 }}>Count the cogs first.</Box>
+        <Teeth bicycle={bicycle} send={send} />
+      </Section>
+    );
+  const at = gone ?? nextShift(round, cogs);
+  const fresh = (turns: number): ShiftRound => ({ id: newId(), at: nowIso(), by, turns, gears: [] });
+  const put = (feel: Feel) => {
+    if (!at) return;
+    send({ type: 'putShiftRound', round: felt(round ?? fresh(0), at.gear, at.way, feel) });
+    setGone(null);
+  };
+  const count = round?.gears.flatMap(({ toLarger, toSmaller }) => [toLarger, toSmaller].filter(Boolean)).length ?? 0;
+  return (
+    <Section
+      title="Index it by its shifts"
+      aside={rounds.length === 0 ? null : rounds.length === 1 ? 'first round' : `round ${rounds.length}`}
+    >
+      <Box sx={{ fontWeight: 640, fontSize: '1.15rem' }} aria-live="polite">
+        {at ? shiftWords(at) : 'Every gear is felt, both ways'}
+      </Box>
+      <FeelKeys disabled={at === null} onFelt={put} />
+      <Cassette
+        cogs={cogs}
+        teeth={teethOf(bicycle, 'cogs')}
+        at={at}
+        felt={(shift) => feltAt(round, shift)}
+        onGo={setGone}
+      />
+      {advice && count > 0 && <Advice advice={advice} />}
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', my: 1 }}>
+        {advice?.next && count > 1 && (
+          <Button
+            variant="contained"
+            sx={{ minHeight: 56 }}
+            onClick={() => {
+              setGone(null);
+              send({ type: 'putShiftRound', round: fresh(advice.next!.turns) });
+            }}
+          >
+            {advice.next.turns === 0 ? 'Shift through again' : 'Turned: shift through again'}
+          </Button>
+        )}
+        {rounds.length > 0 && (
+          <Button color="inherit" onClick={() => send({ type: 'dropShiftRounds', rounds: rounds.map(({ id }) => id) })}>
+            Begin anew
+          </Button>
+        )}
+      </Box>
+      <Choices
+        label="Its spring pulls"
+        options={SPRINGS}
+        value={bicycle.driveFamilies.spring === 'reversed' ? 'reversed' : 'normal'}
+        onChoose={(spring) => send({ type: 'sayDriveFamily', part: 'spring', family: spring })}
+      />
+    </Section>
+  );
+}

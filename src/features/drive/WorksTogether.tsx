@@ -1,0 +1,133 @@
+'use client';
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import type { UsualDrive } from '@/core/drive/usual';
+import { stateOf } from '@/core/vocabulary/verdicts';
+import { matchInput, teethOf } from '@/model/drive/questions';
+import { Section } from '@/ui/Section';
+import { StateMark } from '@/ui/StateMark';
+import { Working } from '@/ui/Working';
+import { useReckon } from '../workshop/useReckon';
+import type { StageProps } from '../workshop/WorkshopProvider';
+import { DriveField } from './DriveField';
+import { Teeth } from './Teeth';
+
+const FAMILY_WORDS = { works: 'Works together', marginal: 'Just about', no: 'Does not work together' } as const;
+
+function Family({
+  bicycle,
+  send,
+  part,
+  label,
+  families,
+}: StageProps & { part: 'shifter' | 'derailleur'; label: string; families: UsualDrive['families'] }) {
+  return (
+    <TextField
+      select
+      label={label}
+      value={bicycle.driveFamilies[part] ?? ''}
+      slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+      onChange={({ target: { value } }) => send({ type: 'sayDriveFamily', part, family: value === '' ? null : value })}
+      sx={{ width: 300, maxWidth: '100%' }}
+    >
+      <MenuItem value="">Not said</MenuItem>
+      {families.map(({ id, use }) => (
+        <MenuItem key={id} value={id}>
+          {id === 'friction' ? 'Friction, no clicks' : `${id.charAt(0).toUpperCase()}${id.slice(1)}, ${use}`}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
+
+/** Asked before anything is ordered: will shifter, derailleur, cogs and rings work together? */
+export function WorksTogether({ bicycle, send }: StageProps) {
+  const families = useReckon('drive.usual', {}).output?.families ?? [];
+  const question = matchInput(bicycle);
+  const { output, errors } = useReckon('drive.match', question);
+  const cogs = teethOf(bicycle, 'cogs');
+  const integrated =
+    bicycle.kind.shifters === 'integrated' || (bicycle.kind.shifters === null && bicycle.kind.bars === 'drop');
+  return (
+    <Section title="Will it work together" aside="before anything is ordered">
+      <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mb: 1.5 }}>
+        <Family bicycle={bicycle} send={send} part="shifter" label="Shifter" families={families} />
+        <Family bicycle={bicycle} send={send} part="derailleur" label="Rear derailleur" families={families} />
+      </Box>
+      <Box data-readings sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mb: 1.5 }}>
+        <DriveField
+          bicycle={bicycle}
+          send={send}
+          figure="shifter-cogs"
+          label="Shifter clicks for"
+          unit="cogs"
+          least={1}
+          most={14}
+          width={190}
+          {...(cogs && { help: `as the cogs: ${cogs.length}` })}
+        />
+        <DriveField
+          bicycle={bicycle}
+          send={send}
+          figure="max-cog"
+          label="Largest cog it takes"
+          unit="teeth"
+          least={7}
+          most={70}
+          width={200}
+        />
+        <DriveField
+          bicycle={bicycle}
+          send={send}
+          figure="capacity"
+          label="Its cage takes up"
+          unit="teeth"
+          least={0}
+          most={100}
+          width={190}
+        />
+        <DriveField
+          bicycle={bicycle}
+          send={send}
+          figure="pitch"
+          label="Cog to cog, measured"
+          unit="mm"
+          least={2.5}
+          most={7.5}
+          width={210}
+        />
+      </Box>
+      <Teeth bicycle={bicycle} send={send} />
+      {errors.map((error) => (
+        <Box key={error.path} role="alert" sx={{ color: 'error.main', mt: 1 }}>
+          {error.message}
+        </Box>
+      ))}
+      {output ? (
+        <Box role="status" aria-label="Will it work together" sx={{ mt: 1.5 }}>
+          <Box sx={{ fontSize: '1.3rem', fontWeight: 660 }}>
+            <StateMark state={stateOf('drive.match', output.verdict)} word={false} size={24} />{' '}
+            {FAMILY_WORDS[output.verdict]}
+          </Box>
+          {output.reasons.map((reason) => (
+            <Box key={reason}>{reason}</Box>
+          ))}
+          <Working rows={output.working} />
+        </Box>
+      ) : (
+        question === null && (
+          <Box sx={{ mt: 1, color: 'text.secondary' }}>
+            Say both families and count the teeth: pull, pitch and reach follow.
+          </Box>
+        )
+      )}
+      {integrated && (
+        <Box role="note" sx={{ mt: 1 }}>
+          Lever and shifter are one unit here: another shifter is another brake lever, with its pull, its cables and the
+          tape.
+        </Box>
+      )}
+    </Section>
+  );
+}
