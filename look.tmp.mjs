@@ -17,7 +17,7 @@ for (const s of steps) {
   if (k === 'click') await page.getByText(v, { exact: false }).first().click();
   if (k === 'button') await page.getByRole('button', { name: v }).first().click();
   if (k === 'check') await page.getByRole('checkbox', { name: v }).first().click();
-  if (k === 'fill') { const [l, val] = v.split('='); await page.getByLabel(l).first().fill(val); await page.getByLabel(l).first().press('Enter'); }
+  if (k === 'fill') { const [l, val] = v.split('='); const f = page.getByRole('textbox', { name: l, exact: true }).first(); await f.fill(val); await f.press('Enter'); }
   if (k === 'scroll') await page.getByText(v).first().scrollIntoViewIfNeeded();
   if (k === 'top') await page.evaluate((t) => { const e = [...document.querySelectorAll('*')].filter((x) => x.textContent.includes(t)).at(-1); e?.scrollIntoView({ block: 'start' }); }, v);
   if (k === 'key') await page.keyboard.press(v);

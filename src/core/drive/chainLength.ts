@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
 import { atLeast, roundTo } from '../numbers';
-import { row, type WorkingRow } from '../verdict';
+import { row, type Judged } from '../verdict';
 
 /** A pitch of every bicycle chain. */
 export const PITCH_MM = 12.7;
@@ -24,16 +24,14 @@ const input = rule(
   'ring and cog would meet over so short a stay',
 );
 
-export interface ChainLength {
+export interface ChainLength extends Judged<'fits' | 'half-link' | 'no-fit'> {
   exactPitches: number;
   pitches: number | null;
   /** The stay at which a chain of so many pitches is tight; of a derailleur's no matter. */
   fitsAtStayMm: number | null;
-  verdict: 'fits' | 'half-link' | 'no-fit';
   words: string;
   /** The stays that the two nearest even numbers would need. */
   evenStays: { pitches: number; stayMm: number }[];
-  working: WorkingRow[];
 }
 
 /** What a chain needs round two wheels of teeth: exact = 2C + (N + n)/2 + ((N − n)/2π)²/C, C in pitches. */
@@ -75,8 +73,17 @@ function run({ stayMm, largestRing, largestCog, kind, slotMm }: z.output<typeof 
   const evenStays = [...new Set([under, over])].map((pitches) => ({ pitches, stayMm: stays(pitches) }));
   if (kind === 'derailleur') {
     const pitches = evenFrom(exact + 2);
-    const words = `${pitches} pitches: round the largest ring and the largest cog, and one pair of links more.`;
-    return { exactPitches: exact, pitches, fitsAtStayMm: null, verdict: 'fits', words, evenStays, working };
+    const words = 'Round the largest ring and the largest cog, and one pair of links more.';
+    return {
+      exactPitches: exact,
+      pitches,
+      fitsAtStayMm: null,
+      verdict: 'fits',
+      words,
+      reasons: [words],
+      evenStays,
+      working,
+    };
   }
   const within = (pitches: number) => atLeast(stays(pitches), stayMm) && atLeast(stayMm + slotMm, stays(pitches));
   // From the shortest that reaches: one that is a hair short by rounding is tried too.
@@ -89,15 +96,31 @@ function run({ stayMm, largestRing, largestCog, kind, slotMm }: z.output<typeof 
   if (pitches === null) {
     const told = evenStays.map((each) => `${each.pitches} pitches want ${roundTo(each.stayMm, 1)} mm`).join(', ');
     const words = `No number of pitches is tight there: ${told}. Another cog, or a tensioner.`;
-    return { exactPitches: exact, pitches, fitsAtStayMm: null, verdict: 'no-fit', words, evenStays, working };
+    return {
+      exactPitches: exact,
+      pitches,
+      fitsAtStayMm: null,
+      verdict: 'no-fit',
+      words,
+      reasons: [words],
+      evenStays,
+      working,
+    };
   }
   const verdict = pitches % 2 === 0 ? 'fits' : 'half-link';
   const at = roundTo(stays(pitches), 1);
   const words =
-    verdict === 'fits'
-      ? `${pitches} pitches, tight with the axle at ${at} mm.`
-      : `${pitches} pitches with a half link, tight with the axle at ${at} mm.`;
-  return { exactPitches: exact, pitches, fitsAtStayMm: stays(pitches), verdict, words, evenStays, working };
+    verdict === 'fits' ? `Tight with the axle at ${at} mm.` : `With a half link, tight with the axle at ${at} mm.`;
+  return {
+    exactPitches: exact,
+    pitches,
+    fitsAtStayMm: stays(pitches),
+    verdict,
+    words,
+    reasons: [words],
+    evenStays,
+    working,
+  };
 }
 
 export const driveChainLength = defineCalculator({

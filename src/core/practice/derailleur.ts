@@ -91,3 +91,48 @@ export function isCrisp(hidden: HiddenDerailleur, turns: number): boolean {
   }
   return true;
 }
+
+/** The derailleurs of the practice room. */
+export const DERAILLEUR_LEVELS = [
+  { id: 'derailleur-7', title: 'A derailleur, seven cogs', cogs: 7, rough: false },
+  { id: 'derailleur-9', title: 'A derailleur, nine cogs', cogs: 9, rough: false },
+  { id: 'derailleur-11', title: 'A worn derailleur, eleven cogs', cogs: 11, rough: true },
+] as const;
+export type DerailleurLevel = (typeof DERAILLEUR_LEVELS)[number];
+
+/** What somebody says of a derailleur in the end: it is set, or something else is the matter. */
+export const ANSWERS = ['set', 'friction', 'hanger'] as const;
+export type Answered = (typeof ANSWERS)[number];
+
+export interface DerailleurScore {
+  total: number;
+  right: boolean;
+  words: string;
+}
+
+const TRULY: Record<Trouble, string> = {
+  tension: 'It was out by its cable alone.',
+  friction: 'It was friction in the cable and its outer.',
+  hanger: 'The hanger leant.',
+};
+
+/**
+ * Points of a hundred for a derailleur: nothing for the wrong answer, nor for one that is not crisp throughout; eight off for each
+ * setting of the barrel beyond the first. Where the barrel was never what was wrong, each setting costs eight.
+ * Example: set after two settings → 92.
+ */
+export function scoreDerailleur(
+  hidden: HiddenDerailleur,
+  turns: number,
+  settings: number,
+  said: Answered,
+): DerailleurScore {
+  const isBarrel = hidden.trouble === 'tension';
+  const right = isBarrel ? said === 'set' && isCrisp(hidden, turns) : said === hidden.trouble;
+  const over = Math.max(0, settings - (isBarrel ? 1 : 0));
+  const total = right ? Math.max(20, 100 - 8 * over) : 0;
+  const words = right
+    ? `${TRULY[hidden.trouble]} ${settings === 1 ? 'One setting' : `${settings} settings`} of the barrel.`
+    : `${TRULY[hidden.trouble]}${isBarrel && said === 'set' ? ' Some gear does not take yet.' : ''}`;
+  return { total, right, words };
+}

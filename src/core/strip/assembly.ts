@@ -218,6 +218,7 @@ const PLACE_ORDER = [
   'crank.right',
   'bottom-bracket',
   'stem',
+  'fork',
   'headset',
   'hub.front',
   'hub.rear',

@@ -65,7 +65,7 @@ export const stripTrays = defineCalculator({
       ]),
     );
     const has = new Set(trays.map(({ place }) => place));
-    const trayOf = Object.fromEntries([...trayOfPlace].filter(([, tray]) => has.has(tray)));
+    const trayOf = Object.fromEntries([...trayOfPlace].filter(([place, tray]) => has.has(tray) && !has.has(place)));
     return { trays, choices, trayOf, constraints: constraintsAmong(trays) };
   },
 });

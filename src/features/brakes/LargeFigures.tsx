@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 /** A few figures side by side, large, each with what it is. */
 export function LargeFigures({ figures }: { figures: { value: string; words: string }[] }) {
   return (
-    <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap', my: 1 }}>
+    <Box sx={{ display: 'flex', columnGap: 4, rowGap: 1, flexWrap: 'wrap', my: 1 }}>
       {figures.map(({ value, words }) => (
         <Box key={words}>
           <Box sx={{ fontSize: '1.6rem', fontWeight: 660, fontVariantNumeric: 'tabular-nums' }}>{value}</Box>

@@ -8,6 +8,7 @@ import { hours, money } from '@/ui/format';
 import { useReckon } from '../workshop/useReckon';
 import { stockCosts, stockFor, takeOne } from '@/model/stock/drawer';
 import { FromStock } from '../stock/FromStock';
+import { AskTogether } from '../workshop/AskTogether';
 import { useSettings, useWorkshopState, type StageProps } from '../workshop/WorkshopProvider';
 import { asJob, decidedJob } from '@/model/decide/decided';
 
@@ -112,6 +113,7 @@ export function Alternatives({ ways, bicycle, wage, send }: { ways: ProposedJob[
                 {kept ? 'Kept' : 'Keep this one'}
               </Button>
               {kept && !decided.done && <FromStock job={decided} send={send} />}
+              {kept && !decided.done && decided.parts.high > 0 && <AskTogether place={decided.place} />}
             </Box>
           );
         })}

@@ -21,6 +21,9 @@ import { Alternatives } from './Alternatives';
 import { Deliveries } from './Deliveries';
 import { Estimate } from './Estimate';
 import { JobRow } from './JobRow';
+import { Disclosure } from '@/ui/Disclosure';
+import { Teeth } from '../drive/Teeth';
+import { WorksTogether } from '../drive/WorksTogether';
 import { LimitChanged } from '../workshop/LimitChanged';
 import { useAppraisal } from '../workshop/useAppraisal';
 import { useHand } from '../workshop/useHand';
@@ -352,6 +355,12 @@ export function Decide({ bicycle, send }: StageProps) {
           <AddJob currency={currency} send={send} />
         </Section>
       </Box>
+      {bicycle.kind.gears === 'derailleur' && (
+        <Disclosure summary={<>Before parts are ordered: will the drive work together?</>} wide>
+          <Teeth bicycle={bicycle} send={send} />
+          <WorksTogether bicycle={bicycle} send={send} />
+        </Disclosure>
+      )}
       {customer && (
         <Box sx={{ mt: 4 }}>
           {lookOver && (

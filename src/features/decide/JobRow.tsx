@@ -6,6 +6,7 @@ import type { Job } from '@/model/decide/part';
 import { dayOf, hours, money } from '@/ui/format';
 import { TextInput } from '@/ui/TextInput';
 import { FromStock } from '../stock/FromStock';
+import { AskTogether } from '../workshop/AskTogether';
 import { useHand } from '../workshop/useHand';
 import { useToday } from '../workshop/useToday';
 import type { StageProps } from '../workshop/WorkshopProvider';
@@ -104,7 +105,12 @@ export function JobRow({
           <Box sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>to {money(job.parts.high, currency, true)}</Box>
         </Box>
       </Box>
-      {tried === null && decided?.decision === 'keep' && !decided.done && <FromStock job={decided} send={send} />}
+      {tried === null && decided?.decision === 'keep' && !decided.done && (
+        <>
+          <FromStock job={decided} send={send} />
+          {decided.parts.high > 0 && <AskTogether place={decided.place} />}
+        </>
+      )}
       {tried !== null ? (
         <Button
           size="small"

@@ -13,7 +13,10 @@ const CAUSES: Record<IndexAdvice['cause'], string> = {
 
 /** What the shifts say: what is wrong, and what to turn or to look at instead. */
 export function Advice({ advice }: { advice: IndexAdvice }) {
-  const signed = (mm: number) => `${mm >= 0 ? '+' : '−'}${Math.abs(mm).toFixed(1)}`;
+  const signed = (mm: number) => {
+    const size = Math.abs(mm).toFixed(1);
+    return size === '0.0' ? size : `${mm > 0 ? '+' : '−'}${size}`;
+  };
   return (
     <Box role="status" aria-label="What the shifts say" sx={{ my: 1.5, maxWidth: 620 }}>
       <Box sx={{ fontSize: '1.5rem', fontWeight: 660, lineHeight: 1.25 }}>

@@ -33,41 +33,53 @@ export function Cassette({
   teeth: readonly number[] | null;
   at: Shift | null;
   felt(shift: Shift): Feel | null;
-  onGo(shift: Shift): void;
+  /** Goes to a shift by a tap; where it is left out nothing is tapped. */
+  onGo?(shift: Shift): void;
 }) {
   const tall = (gear: number) => {
     const size = teeth?.[gear - 1] ?? 11 + gear * 2;
-    return 18 + (size / Math.max(...(teeth ?? [11 + cogs * 2]))) * 62;
+    return 14 + (size / Math.max(...(teeth ?? [11 + cogs * 2]))) * 56;
   };
   const cell = (gear: number, way: Way) => {
     const shift = { gear, way };
     const feel = felt(shift);
     const isAt = sameShift(at, shift);
     const none = (way === 'toLarger' && gear === 1) || (way === 'toSmaller' && gear === cogs);
-    return none ? (
-      <Box />
-    ) : (
+    if (none) return <Box />;
+    const look = {
+      boxSizing: 'border-box',
+      width: '100%',
+      minHeight: 44,
+      display: 'grid',
+      placeItems: 'center',
+      fontWeight: 700,
+      border: '2px solid',
+      borderColor: isAt ? 'primary.main' : 'divider',
+      borderStyle: feel || isAt ? 'solid' : 'dashed',
+      color: feel ? FEEL_COLOUR[feel] : 'text.secondary',
+    } as const;
+    const words = `${shiftWords(shift)}${feel ? `, ${FEEL_WORDS[feel].toLowerCase()}` : ''}`;
+    const sign = feel ? FEEL_SIGNS[feel] : '';
+    if (!onGo)
+      return (
+        <Box role="img" aria-label={words} sx={look}>
+          {sign}
+        </Box>
+      );
+    return (
       <Box
         component="button"
-        aria-label={`${shiftWords(shift)}${feel ? `, ${FEEL_WORDS[feel].toLowerCase()}` : ''}`}
+        aria-label={words}
         aria-pressed={isAt}
         onClick={() => onGo(shift)}
         sx={{
           all: 'unset',
           cursor: 'pointer',
-          boxSizing: 'border-box',
-          minHeight: 44,
-          display: 'grid',
-          placeItems: 'center',
-          fontWeight: 700,
-          border: '2px solid',
-          borderColor: isAt ? 'primary.main' : 'divider',
-          borderStyle: feel || isAt ? 'solid' : 'dashed',
-          color: feel ? FEEL_COLOUR[feel] : 'text.secondary',
+          ...look,
           '&:focus-visible': { outline: '3px solid', outlineColor: 'primary.main', outlineOffset: 2 },
         }}
       >
-        {feel ? FEEL_SIGNS[feel] : ''}
+        {sign}
       </Box>
     );
   };
@@ -84,7 +96,6 @@ export function Cassette({
             sx={{
               width: 10,
               height: tall(gear),
-              maxHeight: 74,
               border: '1.5px solid',
               borderColor: at?.gear === gear ? 'primary.main' : 'text.primary',
               bgcolor: at?.gear === gear ? 'primary.main' : 'transparent',

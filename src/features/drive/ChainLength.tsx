@@ -8,7 +8,6 @@ import { Working } from '@/ui/Working';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { DriveField } from './DriveField';
-import { Teeth } from './Teeth';
 
 /** How long the chain has to be, from stay, ring and cog. */
 export function ChainLength({ bicycle, send }: StageProps) {
@@ -16,7 +15,6 @@ export function ChainLength({ bicycle, send }: StageProps) {
   const isSingle = bicycle.kind.gears !== 'derailleur';
   return (
     <Section title="How long it has to be" aside={output?.pitches ? `${output.pitches} pitches` : null}>
-      <Teeth bicycle={bicycle} send={send} />
       <Box data-readings sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mt: 1.5 }}>
         <DriveField
           bicycle={bicycle}

@@ -3,6 +3,7 @@ import type { StageProps } from '../workshop/WorkshopProvider';
 import { ChainLength } from './ChainLength';
 import { GearsView } from './GearsView';
 import { IndexAdviser } from './IndexAdviser';
+import { Teeth } from './Teeth';
 import { WearCost } from './WearCost';
 import { WorksTogether } from './WorksTogether';
 
@@ -14,6 +15,7 @@ export function DriveAt({ bicycle, send, place }: StageProps & { place: string }
     case 'chain':
       return (
         <>
+          <Teeth {...at} />
           <ChainLength {...at} />
           <WearCost {...at} />
         </>
@@ -22,6 +24,7 @@ export function DriveAt({ bicycle, send, place }: StageProps & { place: string }
     case 'chainrings':
       return (
         <>
+          <Teeth {...at} />
           <GearsView {...at} />
           {isDerailleur && <WorksTogether {...at} />}
         </>
@@ -29,13 +32,19 @@ export function DriveAt({ bicycle, send, place }: StageProps & { place: string }
     case 'derailleur.rear':
       return isDerailleur ? (
         <>
+          <Teeth {...at} />
           <IndexAdviser {...at} />
           <WorksTogether {...at} />
         </>
       ) : null;
     case 'shifter.left':
     case 'shifter.right':
-      return isDerailleur ? <WorksTogether {...at} /> : null;
+      return isDerailleur ? (
+        <>
+          <Teeth {...at} />
+          <WorksTogether {...at} />
+        </>
+      ) : null;
     default:
       return null;
   }

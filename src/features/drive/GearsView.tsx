@@ -14,12 +14,14 @@ import type { StageProps } from '../workshop/WorkshopProvider';
 import { LargeFigures } from '../brakes/LargeFigures';
 import { GearsChart } from './GearsChart';
 import { readTeeth, refuseTeeth } from './readTeeth';
-import { Teeth } from './Teeth';
 
 /** What other rings or cogs would make of it, in one sentence. */
 function gained(now: Gears, then: Gears): string {
   const [low, high] = [then.gears[0]!.developmentM, then.gears.at(-1)!.developmentM];
-  const change = (of: number, was: number) => `${of >= was ? '+' : '−'}${Math.abs((of / was - 1) * 100).toFixed(0)} %`;
+  const change = (of: number, was: number) => {
+    const percent = Math.abs((of / was - 1) * 100).toFixed(0);
+    return percent === '0' ? 'as now' : `${of > was ? '+' : '−'}${percent} %`;
+  };
   return `Lowest ${low.toFixed(2)} m (${change(low, now.gears[0]!.developmentM)}), highest ${high.toFixed(2)} m (${change(high, now.gears.at(-1)!.developmentM)}), steepest hill ${then.steepestPercent.toFixed(0)} % against ${now.steepestPercent.toFixed(0)} %, ${then.capacityTeeth} teeth to take up against ${now.capacityTeeth}.`;
 }
 
@@ -70,7 +72,6 @@ export function GearsView({ bicycle, send }: StageProps) {
   const isCounted = teethOf(bicycle, 'rings') !== null && teethOf(bicycle, 'cogs') !== null;
   return (
     <Section title="Gears" aside={output && `${output.gears.length}, ${output.rangePercent.toFixed(0)} % wide`}>
-      <Teeth bicycle={bicycle} send={send} />
       {isHub && (
         <TextField
           select
@@ -92,7 +93,7 @@ export function GearsView({ bicycle, send }: StageProps) {
       )}
       {!isCounted && (
         <Box sx={{ mt: 1, color: 'text.secondary' }}>
-          Count the teeth of both: the gears follow from them and from the wheel.
+          Count the teeth of both above: the gears follow from them and from the wheel.
         </Box>
       )}
       {output && (

@@ -15,8 +15,7 @@ import type { StageProps } from '../workshop/WorkshopProvider';
 import { Advice } from './Advice';
 import { Cassette } from './Cassette';
 import { FeelKeys } from './FeelKeys';
-import { Teeth } from './Teeth';
-import { feltAt, nextShift, shiftWords, type Shift } from './walk';
+import { feltAt, nextShift, shiftWords, tellsEnough, type Shift } from './walk';
 
 const SPRINGS = [
   { id: 'normal', label: 'To the smallest cog' },
@@ -34,8 +33,7 @@ export function IndexAdviser({ bicycle, send }: StageProps) {
   if (cogs === null || cogs < 2)
     return (
       <Section title="Index it by its shifts">
-        <Box sx={{ mb: 1 }}>Count the cogs first.</Box>
-        <Teeth bicycle={bicycle} send={send} />
+        <Box>Count the cogs above first.</Box>
       </Section>
     );
   const at = gone ?? nextShift(round, cogs);
@@ -45,7 +43,7 @@ export function IndexAdviser({ bicycle, send }: StageProps) {
     send({ type: 'putShiftRound', round: felt(round ?? fresh(0), at.gear, at.way, feel) });
     setGone(null);
   };
-  const count = round?.gears.flatMap(({ toLarger, toSmaller }) => [toLarger, toSmaller].filter(Boolean)).length ?? 0;
+  const told = tellsEnough(round, cogs);
   return (
     <Section
       title="Index it by its shifts"
@@ -62,9 +60,12 @@ export function IndexAdviser({ bicycle, send }: StageProps) {
         felt={(shift) => feltAt(round, shift)}
         onGo={setGone}
       />
-      {advice && count > 0 && <Advice advice={advice} />}
+      {advice && told && <Advice advice={advice} />}
+      {round !== null && !told && (
+        <Box sx={{ color: 'text.secondary', my: 1 }}>Go on, and back down as well: both ways tell more than one.</Box>
+      )}
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', my: 1 }}>
-        {advice?.next && count > 1 && (
+        {advice?.next && told && (
           <Button
             variant="contained"
             sx={{ minHeight: 56 }}

@@ -11,7 +11,6 @@ import { Working } from '@/ui/Working';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { DriveField } from './DriveField';
-import { Teeth } from './Teeth';
 
 const FAMILY_WORDS = { works: 'Works together', marginal: 'Just about', no: 'Does not work together' } as const;
 
@@ -98,7 +97,6 @@ export function WorksTogether({ bicycle, send }: StageProps) {
           width={210}
         />
       </Box>
-      <Teeth bicycle={bicycle} send={send} />
       {errors.map((error) => (
         <Box key={error.path} role="alert" sx={{ color: 'error.main', mt: 1 }}>
           {error.message}

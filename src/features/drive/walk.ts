@@ -21,6 +21,12 @@ export const feltAt = (round: ShiftRound | null, { gear, way }: Shift) =>
 export const nextShift = (round: ShiftRound | null, cogs: number): Shift | null =>
   shiftsOf(cogs).find((shift) => feltAt(round, shift) === null) ?? null;
 
+/** Whether a round has told enough to be advised from: as many shifts as there are steps between cogs, and both ways among them. */
+export function tellsEnough(round: ShiftRound | null, cogs: number): boolean {
+  const felt = shiftsOf(cogs).filter((shift) => feltAt(round, shift) !== null);
+  return felt.length >= cogs - 1 && new Set(felt.map(({ way }) => way)).size === 2;
+}
+
 export const sameShift = (a: Shift | null, b: Shift | null): boolean => a?.gear === b?.gear && a?.way === b?.way;
 
 /** A shift in words. Example: "to a larger cog, the third". */

@@ -22,6 +22,7 @@ import { ReadingField } from '@/ui/ReadingField';
 import { StateMark } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';
 import { useReckon } from '../workshop/useReckon';
+import { AskTogether } from '../workshop/AskTogether';
 import { useWorkshop, useWorkshopState } from '../workshop/WorkshopProvider';
 import { TableSearch } from './TableSearch';
 
@@ -161,6 +162,7 @@ function OntoRecord({ kind, readings, found }: { kind: IdentifyKind; readings: R
         Onto {bicycle.name}
       </Button>
       {!sure && <Box sx={{ fontSize: '0.9rem' }}>One more reading first.</Box>}
+      <AskTogether place={place} />
     </Box>
   );
 }

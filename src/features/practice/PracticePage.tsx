@@ -5,7 +5,9 @@ import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import useMediaQuery from '@mui/material/useMediaQuery';
+import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
+import { DERAILLEUR_LEVELS } from '@/core/practice/derailleur';
 import type { PracticeLevel } from '@/core/practice/hub';
 import { TopBar } from '../top-bar/TopBar';
 import { useReckon } from '../workshop/useReckon';
@@ -13,10 +15,22 @@ import { useSettings } from '../workshop/WorkshopProvider';
 import { Round } from './Round';
 import { createSound, type RoomSound } from './sound';
 
+const DerailleurRound = dynamic(() => import('./DerailleurRound').then((module) => module.DerailleurRound), {
+  ssr: false,
+});
+
 /** Any seed hides another hub; the clock is as good a die as any, and the core keeps none. */
 const anySeed = () => Date.now() % 2_147_483_647;
 
-function Levels({ levels, chosen, onChoose }: { levels: PracticeLevel[]; chosen: string; onChoose(id: string): void }) {
+function Levels({
+  levels,
+  chosen,
+  onChoose,
+}: {
+  levels: Pick<PracticeLevel, 'id' | 'title'>[];
+  chosen: string;
+  onChoose(id: string): void;
+}) {
   const { practice } = useSettings();
   return (
     <>
@@ -77,7 +91,7 @@ function Levels({ levels, chosen, onChoose }: { levels: PracticeLevel[]; chosen:
   );
 }
 
-/** The practice room: a hidden bearing, set by hand, eye and ear. */
+/** The practice room: a hidden bearing or derailleur, set by hand, eye and ear. */
 export function PracticePage() {
   const { output } = useReckon('practice.levels', {});
   const reduced = useMediaQuery('(prefers-reduced-motion: reduce)', { noSsr: true });
@@ -87,6 +101,7 @@ export function PracticePage() {
   useEffect(() => () => sound?.end(), [sound]);
   const [words, setWords] = useState<boolean | null>(null);
   const [adviser, setAdviser] = useState(false);
+  const derailleur = DERAILLEUR_LEVELS.find((each) => each.id === levelId) ?? null;
   const level = output?.levels.find((each) => each.id === levelId) ?? output?.levels[0];
   const index = level ? output!.levels.indexOf(level) : 0;
   const next = output?.levels[index + 1];
@@ -116,8 +131,8 @@ export function PracticePage() {
           <>
             <Box>
               <Levels
-                levels={output.levels}
-                chosen={level.id}
+                levels={[...output.levels, ...DERAILLEUR_LEVELS]}
+                chosen={derailleur?.id ?? level.id}
                 onChoose={(id) => {
                   setLevelId(id);
                   setSeed(anySeed());
@@ -142,21 +157,32 @@ export function PracticePage() {
                 />
               </Box>
             </Box>
-            <Round
-              key={`${level.id} ${seed}`}
-              level={level}
-              seed={seed}
-              sound={sound}
-              inWords={inWords}
-              adviser={adviser}
-              still={reduced}
-              nextTitle={next?.title ?? null}
-              onAgain={() => setSeed((was) => was + 1)}
-              onNext={() => {
-                setLevelId(next?.id ?? level.id);
-                setSeed((was) => was + 1);
-              }}
-            />
+            {derailleur ? (
+              <DerailleurRound
+                key={`${derailleur.id} ${seed}`}
+                level={derailleur}
+                seed={seed}
+                sound={sound}
+                adviser={adviser}
+                onAgain={() => setSeed((was) => was + 1)}
+              />
+            ) : (
+              <Round
+                key={`${level.id} ${seed}`}
+                level={level}
+                seed={seed}
+                sound={sound}
+                inWords={inWords}
+                adviser={adviser}
+                still={reduced}
+                nextTitle={next?.title ?? null}
+                onAgain={() => setSeed((was) => was + 1)}
+                onNext={() => {
+                  setLevelId(next?.id ?? level.id);
+                  setSeed((was) => was + 1);
+                }}
+              />
+            )}
           </>
         )}
       </Box>

@@ -3,19 +3,16 @@ import { parseTable, provenance } from '../../table';
 import cogSetsJson from './cogSets.json';
 import hubGearsJson from './hubGears.json';
 
-const numbers = z.pipe(
-  z.array(z.string()),
-  z.transform((list: string[]) => list.map(Number)),
-);
+const list = z.array(z.string().check(z.regex(/^\d+(\.\d+)?$/)));
 
 /** Sets of cogs as they are usually met, to begin from. */
 export const cogSets = parseTable(
-  z.strictObject({ cogs: z.number(), label: z.string(), teeth: numbers, ...provenance }),
+  z.strictObject({ cogs: z.number(), label: z.string(), teeth: list, ...provenance }),
   cogSetsJson,
-);
+).map((row) => ({ ...row, teeth: row.teeth.map(Number) }));
 
 /** Gear hubs by how many gears they have, with their usual ratios. */
 export const hubGears = parseTable(
-  z.strictObject({ id: z.string(), label: z.string(), ratios: numbers, ...provenance }),
+  z.strictObject({ id: z.string(), label: z.string(), ratios: list, ...provenance }),
   hubGearsJson,
-);
+).map((row) => ({ ...row, ratios: row.ratios.map(Number) }));
