@@ -3,11 +3,13 @@ import { render, screen } from '@testing-library/react';
 import { userEvent } from '../../../tests/user';
 import { answer } from '@/core/calculator';
 import { hiddenHub, type PracticeLevel } from '@/core/practice/hub';
+import { DERAILLEUR_LEVELS, feltAs, hiddenDerailleur, isCrisp, scoreDerailleur } from '@/core/practice/derailleur';
 import { practiceLevels } from '@/core/practice/levels';
 import { USUAL_SETTINGS } from '@/model/settings/usual';
 import { theme } from '@/ui/theme';
 import { memoryBrowser } from '../../../tests/memoryBrowser';
 import { WorkshopContext } from '../workshop/WorkshopProvider';
+import { DerailleurRound } from './DerailleurRound';
 import { PracticePage } from './PracticePage';
 import { createRoom, type Frame } from './room';
 
@@ -139,4 +141,54 @@ describe('the practice room', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Let it set this one' }));
     expect(await screen.findByText('of 100', {}, { timeout: 25_000 })).toBeInTheDocument();
   }, 40_000);
+});
+
+describe('a hidden derailleur', () => {
+  test('is crisp at some quarter turn where only its cable is out, and at none where it is not; misjudged now and then', () => {
+    for (let seed = 1; seed <= 60; seed++) {
+      const hidden = hiddenDerailleur(seed);
+      const quarters = Array.from({ length: 33 }, (_, i) => (i - 16) / 4);
+      const curable = quarters.some((turns) => isCrisp(hidden, turns));
+      if (hidden.trouble !== 'tension') expect([seed, curable]).toEqual([seed, false]);
+      expect(isCrisp(hidden, 0)).toBe(false);
+      expect(feltAs(hidden, 0, 1, 2, true)).toBe(feltAs(hidden, 0, 1, 2, true));
+    }
+  });
+
+  test('the score: the right answer, eight points for each setting beyond the first, nothing for a guess', () => {
+    const tension = Array.from({ length: 40 }, (_, i) => hiddenDerailleur(i + 1)).find(
+      (each) =>
+        each.trouble === 'tension' && [2, 1, -1, -2, 0.5, -0.5, 1.5, -1.5].some((turns) => isCrisp(each, turns)),
+    )!;
+    const turns = [2, 1, -1, -2, 0.5, -0.5, 1.5, -1.5].find((each) => isCrisp(tension, each))!;
+    expect(scoreDerailleur(tension, turns, 1, 'set').total).toBe(100);
+    expect(scoreDerailleur(tension, turns, 3, 'set').total).toBe(84);
+    expect(scoreDerailleur(tension, 0, 0, 'set')).toMatchObject({ total: 0, right: false });
+    expect(scoreDerailleur(tension, turns, 1, 'friction').total).toBe(0);
+  });
+
+  test('is shifted through, turned, and told what it is; the score is kept', async () => {
+    const workshop = memoryBrowser().tab(1);
+    await workshop.load(() => ({ bicycles: [], settings: USUAL_SETTINGS }));
+    render(
+      <ThemeProvider theme={theme}>
+        <WorkshopContext value={{ name: 'own', workshop }}>
+          <DerailleurRound
+            level={DERAILLEUR_LEVELS[0]}
+            seed={3}
+            sound={null}
+            adviser={false}
+            onAgain={() => undefined}
+          />
+        </WorkshopContext>
+      </ThemeProvider>,
+    );
+    await userEvent.click(screen.getByRole('button', { name: 'To a larger cog' }));
+    expect(screen.getAllByRole('status')[0]).not.toHaveTextContent('On the smallest cog');
+    await userEvent.click(screen.getByRole('button', { name: 'Barrel a quarter out' }));
+    await userEvent.click(screen.getByRole('button', { name: 'It is friction' }));
+    expect(screen.getByRole('status', { name: 'Score' })).toHaveTextContent(/cable alone|friction in|hanger leant/);
+    expect(screen.getByRole('button', { name: 'To a larger cog' })).toBeDisabled();
+    expect(workshop.store.getState().settings.practice['derailleur-7']).toMatchObject({ rounds: 1 });
+  });
 });

@@ -39,7 +39,13 @@ export function slipway(ago: Ago): Bicycle {
     cranks: 'square-taper',
     wheels: 'quick-release',
     cogsOn: 'cassette',
+    shifters: 'bar-end',
+    rings: 3,
+    cogs: 9,
   });
+  bicycle.teeth = { rings: [26, 36, 48], cogs: [11, 12, 14, 16, 18, 21, 24, 28, 32] };
+  bicycle.driveFamilies = { shifter: 'ratio 1.7', derailleur: 'ratio 1.7' };
+  bicycle.driveFigures = { 'max-cog': 34, capacity: 43, stay: 445 };
   bicycle.note = 'Taken apart for the salt; the carbon post is the rider’s own.';
   bicycle.purchase = { paid: 9000, at: ago(24 * 12) };
   bicycle.appraisal = {

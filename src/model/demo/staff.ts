@@ -127,7 +127,12 @@ export function staff(ago: Ago): Bicycle {
     rack: true,
     lights: true,
     basket: true,
+    rings: 1,
+    cogs: 1,
   });
+  bicycle.teeth = { rings: [46], cogs: [18] };
+  bicycle.driveFamilies = { 'hub-gear': 'three' };
+  bicycle.driveFigures = { stay: 455, slot: 18 };
   bicycle.note = 'Three-speed hub gear. Came with the building.';
   bicycle.appraisal = {
     ...bicycle.appraisal,
