@@ -61,6 +61,19 @@ async function rideGears(page) {
   await page.getByText('1 not crisp').waitFor();
 }
 
+const scrollTo = (title) => (page) =>
+  page.getByRole('heading', { name: title, exact: true }).evaluate((heading) => heading.scrollIntoView());
+const toShifts = scrollTo('Index it by its shifts');
+const toGears = scrollTo('Gears');
+
+/** The yoke of a cantilever, tried. */
+async function yoke(page) {
+  await page.getByText('Yoke and arms: force and travel').click();
+  await page.getByRole('button', { name: 'Show a usual one to try with' }).click();
+  await page.getByRole('status', { name: 'Force and travel' }).waitFor();
+  await page.getByText('Yoke and arms: force and travel').evaluate((line) => line.scrollIntoView());
+}
+
 const SHOTS = [
   { name: 'floor', path: '/' },
   { name: 'buy', path: `${TOURER}buy` },
@@ -76,10 +89,11 @@ const SHOTS = [
   { name: 'prove-dark', path: '/bike?id=lantern-commuter&stage=prove', scheme: 'dark' },
   { name: 'hand-over', path: `${STAFF}hand-over` },
   { name: 'bench', path: '/bench?id=ferry-staff-7&task=strip' },
-  { name: 'records', path: '/records' },
+  { name: 'brakes', path: '/bike?id=slipway-tourer&stage=rebuild&tray=brake.rear', act: yoke },
+  { name: 'drive', path: '/bike?id=grey-racer&stage=rebuild&tray=derailleur.rear', act: toShifts },
   { name: 'floor-phone', path: '/', size: PHONE },
   { name: 'door-phone', path: `${TOURER}buy`, size: PHONE, act: atTheDoor },
-  { name: 'tray-phone', path: `${STAFF}strip&tray=hub.front`, size: PHONE },
+  { name: 'gears-phone', path: '/bike?id=slipway-tourer&stage=rebuild&tray=chainrings', size: PHONE, act: toGears },
   { name: 'ride-phone', path: '/bike?id=slipway-tourer&stage=prove', size: PHONE, act: rideGears },
 ];
 

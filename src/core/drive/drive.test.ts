@@ -206,6 +206,11 @@ describe('indexing', () => {
     expect(said.reasons[0]).toContain('limit screw');
   });
 
+  test('it rattles on the largest cogs alone: the room to the upper pulley is named', () => {
+    const said = index([nine([null, ...all('crisp').slice(1, 8), 'noisy'], all('crisp').slice(0, 8))]);
+    expect(said.reasons.join()).toContain('upper pulley');
+  });
+
   test('a reversed spring turns the words and not the sums', () => {
     const trial = nine([null, ...all('slow').slice(1)], all('crisp').slice(0, 8));
     const [usual, reversed] = [index([trial]), index([trial], { spring: 'reversed' })];

@@ -141,26 +141,38 @@ const CAUSE_WORDS: Record<Exclude<IndexCause, 'unclear'>, string> = {
   friction:
     'Slow both ways: that is friction in the cable and its outer, and no barrel cures it. Look at the last loop at the rear first.',
   'hanger-or-mismatch':
-    'Right at one end and wrong at the other: the hanger, or parts that do not match. Measure the hanger at four points, then ask whether they work together.',
+    'Right at one end and wrong at the other: the hanger, or parts that do not match. Measure the hanger at four points, then ask whether they work together; a cable on the wrong side of its peg does the same.',
 };
 
+interface Felt {
+  gear: number;
+  way: Way;
+  feel: Feel;
+}
+
 /** Where only the very last shift at one end is short, its limit screw stands in the way. */
-function limitWords({ trials, cogs: n }: Question): string | null {
-  const bad = trials
-    .at(-1)!
-    .gears.flatMap((row) =>
-      WAYS.flatMap((way) =>
-        row[way] === null || row[way] === 'crisp' ? [] : [{ gear: row.gear, way, feel: row[way] }],
-      ),
-    );
-  if (bad.length !== 1) return null;
-  const { gear, way, feel: said } = bad[0]!;
-  if (said !== 'slow' && said !== 'fails') return null;
-  if (gear === n && way === 'toLarger')
-    return 'Only the largest cog is not reached: its limit screw, before anything else.';
-  if (gear === 1 && way === 'toSmaller')
-    return 'Only the smallest cog is not reached: its limit screw, before anything else.';
-  return null;
+function limitWords(bad: readonly Felt[], n: number): string | null {
+  const [only] = bad;
+  if (bad.length !== 1 || (only!.feel !== 'slow' && only!.feel !== 'fails')) return null;
+  const end = only!.gear === n && only!.way === 'toLarger' ? 'largest' : only!.gear === 1 ? 'smallest' : null;
+  return end && `Only the ${end} cog is not reached: its limit screw, before anything else.`;
+}
+
+/** Where it rattles on the largest cog and nowhere else, the upper pulley stands too near. */
+function gapWords(bad: readonly Felt[], n: number): string | null {
+  const isNoise = bad.length > 0 && bad.every(({ gear, feel: said }) => gear >= n - 1 && said === 'noisy');
+  return isNoise ? 'It rattles on the largest cogs alone: look at the room between them and the upper pulley.' : null;
+}
+
+/** What stands out in the last round besides where the derailleur stands, in words. */
+function besides({ trials, cogs: n }: Question): string[] {
+  const bad = trials.at(-1)!.gears.flatMap((row) =>
+    WAYS.flatMap((way): Felt[] => {
+      const said = row[way];
+      return said === null || said === 'crisp' ? [] : [{ gear: row.gear, way, feel: said }];
+    }),
+  );
+  return [limitWords(bad, n), gapWords(bad, n)].filter((words) => words !== null);
 }
 
 const stood = (questions: Question) => questions.trials.slice(-2).every(({ turns }) => turns === 0);
@@ -189,13 +201,13 @@ function run(question: Question): IndexAdvice {
     driftMmPerGear: estimate(believed, (cell) => (n > 1 ? cell.driftMm / ((n - 1) / 2) : 0)),
     frictionMm: estimate(believed, (cell) => cell.frictionMm),
   };
-  const limit = limitWords(question);
+  const seen = besides(question);
   const tell = (cause: IndexCause, next: IndexAdvice['next'], more: string[] = []): IndexAdvice => ({
     next,
     cause,
     done: cause === 'set',
     ...estimates,
-    reasons: [...(limit ? [limit] : []), ...(cause === 'unclear' ? [] : [CAUSE_WORDS[cause]]), ...more],
+    reasons: [...seen, ...(cause === 'unclear' ? [] : [CAUSE_WORDS[cause]]), ...more],
   });
   const again = (why: string): IndexAdvice =>
     tell('unclear', { turns: 0, words: 'Shift through all gears again, both ways.' }, [why]);

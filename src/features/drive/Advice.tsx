@@ -1,5 +1,6 @@
 'use client';
 import Box from '@mui/material/Box';
+import type { ReactNode } from 'react';
 import type { IndexAdvice } from '@/core/drive/indexing';
 import { StateMark } from '@/ui/StateMark';
 
@@ -12,7 +13,7 @@ const CAUSES: Record<IndexAdvice['cause'], string> = {
 };
 
 /** What the shifts say: what is wrong, and what to turn or to look at instead. */
-export function Advice({ advice }: { advice: IndexAdvice }) {
+export function Advice({ advice, children }: { advice: IndexAdvice; children?: ReactNode }) {
   const signed = (mm: number) => {
     const size = Math.abs(mm).toFixed(1);
     return size === '0.0' ? size : `${mm > 0 ? '+' : '−'}${size}`;
@@ -26,6 +27,7 @@ export function Advice({ advice }: { advice: IndexAdvice }) {
       {advice.reasons.map((reason) => (
         <Box key={reason}>{reason}</Box>
       ))}
+      {children}
       <Box sx={{ color: 'text.secondary', fontSize: '0.92rem', mt: 0.5, fontVariantNumeric: 'tabular-nums' }}>
         Stands {signed(advice.offsetMm.mean)} mm ± {advice.offsetMm.sd.toFixed(1)}, plus towards the larger cogs; leans{' '}
         {signed(advice.driftMmPerGear.mean)} mm a gear; drags {advice.frictionMm.mean.toFixed(1)} mm.

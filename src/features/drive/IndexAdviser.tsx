@@ -1,7 +1,9 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Link from 'next/link';
 import { useState } from 'react';
+import type { IndexAdvice } from '@/core/drive/indexing';
 import type { Feel } from '@/core/drive/shifts';
 import { cogCount, felt, indexInput, teethOf } from '@/model/drive/questions';
 import type { ShiftRound } from '@/model/drive/part';
@@ -10,6 +12,7 @@ import { nowIso } from '@/store/now';
 import { Choices } from '@/ui/Choices';
 import { Section } from '@/ui/Section';
 import { useHand } from '../workshop/useHand';
+import { placeHref } from '../workshop/usePlaceAt';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { Advice } from './Advice';
@@ -21,6 +24,12 @@ const SPRINGS = [
   { id: 'normal', label: 'To the smallest cog' },
   { id: 'reversed', label: 'To the largest' },
 ] as const;
+
+/** Where a cause that is not the barrel's is looked at. */
+const LEADS: Partial<Record<IndexAdvice['cause'], { label: string; href(id: string): string }>> = {
+  friction: { label: 'To the gear cables', href: (id) => placeHref(id, 'rebuild', 'cables.gear') },
+  'hanger-or-mismatch': { label: 'To the hanger', href: (id) => placeHref(id, 'look-over', 'hanger') },
+};
 
 /** Indexing by what each shift does: gear by gear and both ways, then what to turn, or what to look at instead. */
 export function IndexAdviser({ bicycle, send }: StageProps) {
@@ -60,7 +69,20 @@ export function IndexAdviser({ bicycle, send }: StageProps) {
         felt={(shift) => feltAt(round, shift)}
         onGo={setGone}
       />
-      {advice && told && <Advice advice={advice} />}
+      {advice && told && (
+        <Advice advice={advice}>
+          {LEADS[advice.cause] && (
+            <Button
+              component={Link}
+              href={LEADS[advice.cause]!.href(bicycle.id)}
+              variant="outlined"
+              sx={{ my: 1, minHeight: 48 }}
+            >
+              {LEADS[advice.cause]!.label}
+            </Button>
+          )}
+        </Advice>
+      )}
       {round !== null && !told && (
         <Box sx={{ color: 'text.secondary', my: 1 }}>Go on, and back down as well: both ways tell more than one.</Box>
       )}
