@@ -1,4 +1,5 @@
 import { driveChainLength } from './chainLength';
+import { driveFits } from './fits';
 import { driveGears } from './gears';
 import { driveIndex } from './indexing';
 import { driveMatch } from './match';
@@ -6,4 +7,12 @@ import { driveUsual } from './usual';
 import { driveWearCost } from './wearCost';
 
 /** The calculators of this subject. */
-export const calculators = [driveChainLength, driveGears, driveMatch, driveIndex, driveWearCost, driveUsual] as const;
+export const calculators = [
+  driveChainLength,
+  driveGears,
+  driveMatch,
+  driveIndex,
+  driveWearCost,
+  driveUsual,
+  driveFits,
+] as const;

@@ -4,6 +4,7 @@ import { setByAdviser, setByThumb, setDerailleurs } from '../../../bench/deraill
 import { runs } from '../../../tests/runs';
 import { answer, type Calculator } from '../calculator';
 import { driveChainLength } from './chainLength';
+import { driveFits } from './fits';
 import { driveGears } from './gears';
 import { driveIndex, type IndexQuestion } from './indexing';
 import { driveMatch } from './match';
@@ -141,6 +142,44 @@ describe('will it work together', () => {
     expect(isRefused(driveMatch, { ...nine, shifter: { family: 'ratio 9', cogs: 9 } })).toBe(true);
     const said = answer(driveMatch, { ...nine, shifter: { family: 'ratio 1.2', cogs: 9 } });
     expect(said).toMatchObject({ ok: false, errors: [{ path: 'shifter.cogs' }] });
+  });
+});
+
+describe('will the rest go together', () => {
+  const fits = (question: z.input<typeof driveFits.input>) => ask(driveFits, question);
+  const words = (question: z.input<typeof driveFits.input>) =>
+    fits(question).findings.map(({ what, verdict }) => `${what} ${verdict}`);
+
+  test('a chain by its width, cogs by what holds them', () => {
+    expect(words({ cogs: 9, chain: '9', body: 'splined' })).toEqual(['chain works', 'body works']);
+    expect(words({ cogs: 8, chain: '9' })).toEqual(['chain marginal']);
+    expect(words({ cogs: 10, chain: '9' })).toEqual(['chain no']);
+    expect(words({ cogs: 11, body: 'splined' })).toEqual(['body no']);
+    expect(fits({ cogs: 7, body: 'splined' }).reasons[0]).toContain('spacer of 4.5 mm');
+    expect(words({ cogs: 12, body: 'stepped', smallestCog: 9 })).toEqual(['body works']);
+    expect(words({ cogs: 9, body: 'splined', smallestCog: 10 })).toEqual(['body no']);
+  });
+
+  test('an axle that is too wide: steel gives so far, nothing else does', () => {
+    expect(words({ cogs: 9, frameMm: 126, hubMm: 130, isSteel: true })).toEqual(['axle marginal']);
+    expect(words({ cogs: 9, frameMm: 126, hubMm: 130 })).toEqual(['axle no']);
+    expect(words({ cogs: 9, frameMm: 130, hubMm: 130.6 })).toEqual(['axle works']);
+    expect(words({ cogs: 9, frameMm: 120, hubMm: 130, isSteel: true })).toEqual(['axle no']);
+  });
+
+  test('the chain line is stricter for one cog; a lever and a brake are told apart by their pull', () => {
+    expect(words({ cogs: 9, ringLineMm: 43.5, cogLineMm: 41 })).toEqual(['chain-line works']);
+    expect(words({ cogs: 1, ringLineMm: 43.5, cogLineMm: 41 })).toEqual(['chain-line marginal']);
+    expect(words({ cogs: 9, lever: 'short', brake: 'direct-pull' })).toEqual(['lever no']);
+    expect(words({ cogs: 9, lever: 'long', brake: 'cantilever' })).toEqual(['lever no']);
+    expect(words({ cogs: 9, lever: 'long', brake: 'direct-pull' })).toEqual(['lever works']);
+    // A cable disc is made for either; a hose for none.
+    expect(words({ cogs: 9, lever: 'long', brake: 'disc-cable' })).toEqual([]);
+  });
+
+  test('what nobody said is not judged, and what there is not is refused', () => {
+    expect(fits({ cogs: 9 })).toMatchObject({ findings: [], verdict: 'works' });
+    expect(isRefused(driveFits, { cogs: 9, body: 'glue' })).toBe(true);
   });
 });
 

@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import { defineCalculator } from '../calculator';
 import { cablePulls } from '../identify/data/cablePull';
+import { bodies, chains } from './data/fits';
 import { cogSets, hubGears } from './data/usual';
 
 export interface UsualDrive {
@@ -8,6 +9,9 @@ export interface UsualDrive {
   hubGears: { id: string; label: string; ratios: number[] }[];
   /** Families of the table of cable pulls, with the cogs that each has shifters for. */
   families: { id: string; use: string; cogs: number[] }[];
+  /** Chains and what cogs go on, as "drive.fits" is asked of them. */
+  chains: { id: string; label: string }[];
+  bodies: { id: string; label: string }[];
 }
 
 /**
@@ -35,6 +39,8 @@ export const driveUsual = defineCalculator({
         const rows = cablePulls.filter(({ familyKey }) => familyKey === id);
         return { id, use: rows[0]!.use, cogs: rows.flatMap((row) => row.cogs ?? []) };
       }),
+      chains: chains.map(({ id, label }) => ({ id, label })),
+      bodies: bodies.map(({ id, label }) => ({ id, label })),
     };
   },
 });

@@ -37,6 +37,9 @@ export function GearsChart({ gears, other }: { gears: Gears; other: Gears | null
   const all = rows.flatMap((row) => row.gears.map(({ developmentM }) => developmentM));
   const x = scaleLog([Math.min(...all) * 0.94, Math.max(...all) * 1.06], [PAD.left, width - PAD.right]);
   const height = PAD.top + rows.length * ROW + PAD.bottom;
+  const within = TICKS.filter((at) => at >= x.domain()[0]! && at <= x.domain()[1]!);
+  // Labels that would run into one another are left out.
+  const ticks = within.filter((at, i) => i === 0 || x(at) - x(within[i - 1]!) > 34);
   const twice = new Set(gears.doubles.map(([, high]) => `${high.ring}/${high.cog}/${high.hub}`));
   const [low, high] = [gears.gears[0]!, gears.gears.at(-1)!];
   return (
@@ -49,7 +52,7 @@ export function GearsChart({ gears, other }: { gears: Gears; other: Gears | null
         aria-label={`${gears.gears.length} gears from ${low.developmentM.toFixed(2)} to ${high.developmentM.toFixed(2)} m a turn`}
         style={{ fontVariantNumeric: 'tabular-nums', display: 'block' }}
       >
-        {TICKS.filter((at) => at >= x.domain()[0]! && at <= x.domain()[1]!).map((at) => (
+        {ticks.map((at) => (
           <g key={at} transform={`translate(${x(at)} 0)`}>
             <line y1={PAD.top} y2={height - PAD.bottom} stroke="currentColor" strokeOpacity={0.16} />
             <text y={height - PAD.bottom + 18} textAnchor="middle" fontSize={13} fill="currentColor" opacity={0.75}>

@@ -11,6 +11,7 @@ import { Working } from '@/ui/Working';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { DriveField } from './DriveField';
+import { TheRest } from './TheRest';
 
 const FAMILY_WORDS = { works: 'Works together', marginal: 'Just about', no: 'Does not work together' } as const;
 
@@ -42,7 +43,8 @@ function Family({
 
 /** Asked before anything is ordered: will shifter, derailleur, cogs and rings work together? */
 export function WorksTogether({ bicycle, send }: StageProps) {
-  const families = useReckon('drive.usual', {}).output?.families ?? [];
+  const { output: usual } = useReckon('drive.usual', {});
+  const families = usual?.families ?? [];
   const question = matchInput(bicycle);
   const { output, errors } = useReckon('drive.match', question);
   const cogs = teethOf(bicycle, 'cogs');
@@ -120,6 +122,7 @@ export function WorksTogether({ bicycle, send }: StageProps) {
           </Box>
         )
       )}
+      <TheRest bicycle={bicycle} send={send} usual={usual} />
       {integrated && (
         <Box role="note" sx={{ mt: 1 }}>
           Lever and shifter are one unit here: another shifter is another brake lever, with its pull, its cables and the

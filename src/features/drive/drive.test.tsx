@@ -81,6 +81,19 @@ test('a lever for ten on nine cogs: it is said before anything is ordered', asyn
   expect(await screen.findByText(/^of ratio 1\.7 there are shifters for/)).toBeInTheDocument();
 });
 
+test('the rest is judged as far as it is said: chain, body, axle', async () => {
+  const { record } = await drawStage(at('cogs'), counted);
+  await userEvent.click(await screen.findByText('Chain, body, axle, chain line, brake levers'));
+  await userEvent.click(await screen.findByRole('combobox', { name: 'The chain is for' }));
+  await userEvent.click(await screen.findByRole('option', { name: 'Ten cogs' }));
+  await userEvent.type(screen.getByLabelText('Between the rear ends'), '126{Enter}');
+  await userEvent.type(screen.getByLabelText('Hub over its locknuts'), '130{Enter}');
+  const list = await screen.findByRole('list', { name: 'What goes together' });
+  expect(list).toHaveTextContent('A narrower chain on wider cogs runs');
+  expect(list).toHaveTextContent('a steel frame is set cold by who has the tools');
+  expect(record().driveFamilies.chain).toBe('10');
+});
+
 describe('indexing at the bicycle', () => {
   test('the shifts go from the smallest cog up and back; both ways tell enough', () => {
     expect(shiftsOf(3)).toEqual([

@@ -14,6 +14,10 @@ export const DRIVE_FIGURES = [
   'capacity',
   'pitch',
   'stay',
+  'frame-spacing',
+  'hub-spacing',
+  'ring-line',
+  'cog-line',
   'slot',
   'power',
   'load',
@@ -26,8 +30,9 @@ export const DRIVE_FIGURES = [
 export type DriveFigure = (typeof DRIVE_FIGURES)[number];
 export const driveFigure = z.number().check(z.gte(0), z.lte(1_000_000_000));
 
-/** Which family a part is of, or which hub gear it is. */
-export const DRIVE_FAMILIES = ['shifter', 'derailleur', 'hub-gear', 'spring'] as const;
+/** Which family a part is of, which hub gear it is, what a chain is made for, what holds the cogs, how a lever pulls. */
+export const DRIVE_FAMILIES = ['shifter', 'derailleur', 'hub-gear', 'spring', 'chain', 'body', 'lever'] as const;
+export type DriveFamily = (typeof DRIVE_FAMILIES)[number];
 
 const feel = z.nullable(z.enum(FEELS));
 const gear = z.number().check(z.multipleOf(1), z.gte(1), z.lte(14));

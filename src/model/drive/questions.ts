@@ -1,4 +1,5 @@
 import { USUAL_PITCH_MM } from '@/core/drive/pitch';
+import { setBrakeOf } from '@/core/setup/kinds';
 import type { QuestionOf } from '@/core/questions';
 import type { Bicycle } from '../record';
 import type { ShiftRound } from './part';
@@ -73,6 +74,28 @@ export function matchInput(bicycle: Known): QuestionOf<'drive.match'> | null {
       ...(figures.pitch !== undefined && { pitchMm: figures.pitch }),
     },
     rings: rings.slice(0, 4),
+  };
+}
+
+/** The question for `drive.fits`; null until it is known how many cogs there are. */
+export function fitsInput(bicycle: Known): QuestionOf<'drive.fits'> | null {
+  const cogs = cogCount(bicycle);
+  if (cogs === null) return null;
+  const { chain, body, lever } = bicycle.driveFamilies;
+  const figures = bicycle.driveFigures;
+  const counted = teethOf(bicycle, 'cogs');
+  return {
+    cogs,
+    ...(counted && { smallestCog: Math.min(...counted) }),
+    ...(chain && { chain }),
+    ...(body && { body }),
+    isSteel: bicycle.kind.frameMaterial === 'steel',
+    ...(figures['frame-spacing'] !== undefined && { frameMm: figures['frame-spacing'] }),
+    ...(figures['hub-spacing'] !== undefined && { hubMm: figures['hub-spacing'] }),
+    ...(figures['ring-line'] !== undefined && { ringLineMm: figures['ring-line'] }),
+    ...(figures['cog-line'] !== undefined && { cogLineMm: figures['cog-line'] }),
+    ...((lever === 'short' || lever === 'long') && { lever }),
+    brake: setBrakeOf(bicycle.kind, 'front'),
   };
 }
 
