@@ -11,6 +11,7 @@ import { measureProperties } from './properties';
 import { measureRecords } from './records';
 import { measureResilience } from './resilience';
 import { measureSpeed } from './speed';
+import { measureWheels } from './wheels';
 
 const ARGS = [
   '--no-sandbox',
@@ -26,6 +27,7 @@ const WITHOUT_BROWSER = {
   calculators: measureCalculators,
   hubs: measureHubs,
   derailleurs: measureDerailleurs,
+  wheels: measureWheels,
   diagnosis: measureDiagnosis,
   properties: measureProperties,
 };

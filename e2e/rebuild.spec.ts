@@ -6,7 +6,7 @@ const REBUILD = '/bike?id=slipway-tourer&stage=rebuild';
 test('the way back: what goes on now, what waits and for what, what is only for now', async ({ page }) => {
   await openDemo(page, REBUILD);
   await expect(page.getByRole('heading', { name: 'Goes on now' })).toBeVisible();
-  const chain = page.getByRole('main').getByRole('button', { name: /^Chain/ });
+  const chain = page.getByRole('main').getByRole('button', { name: /^Chain All/ });
   await expect(chain).toContainText('2 in its tray');
   const cables = page.getByRole('main').getByRole('button', { name: /^Cables and hoses/ });
   await expect(cables).toContainText('the height of the bar is settled');

@@ -14,3 +14,4 @@ export * as prove from './prove/calculators';
 export * as rebuild from './rebuild/calculators';
 export * as setup from './setup/calculators';
 export * as strip from './strip/calculators';
+export * as wheels from './wheels/calculators';

@@ -25,7 +25,7 @@ function Front({ bicycle, send }: StageViewProps) {
   return (
     <>
       <AskBrake {...at} />
-      <SetUp {...at} settingUp={settingUp} lookOver={lookOver} />
+      {settingUp && <SetUp {...at} settingUp={settingUp} lookOver={lookOver} />}
       <BrakeForce {...at} />
     </>
   );

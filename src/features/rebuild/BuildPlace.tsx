@@ -105,19 +105,28 @@ export function BuildPlace({
         <BeforeParts bicycle={bicycle} place={place} />
       </Box>
       {assembly && out > 0 && <BackTogether bicycle={bicycle} send={send} assembly={assembly} onAll={onAll} />}
-      <Joints send={send} joints={output?.joints.filter((joint) => joint.place === place) ?? []} />
-      {isBrake(place) && <AskBrake bicycle={bicycle} send={send} place={place} />}
-      <SetUp bicycle={bicycle} send={send} place={place} settingUp={settingUp} lookOver={lookOver} />
-      <DriveAt bicycle={bicycle} send={send} place={place} />
-      {isBrake(place) && <BrakeForce bicycle={bicycle} send={send} place={place} />}
-      {(place === 'cables.brake' || place === 'cables.gear') && <Cables bicycle={bicycle} send={send} place={place} />}
-      {(place === 'seat-post' || (place === 'stem' && bicycle.kind.stem === 'quill')) && (
-        <HowDeep bicycle={bicycle} send={send} place={place} />
-      )}
-      {here.length > 0 && (
-        <Section title="How tight" aside={here.length === 1 ? 'one bolt' : `${here.length} bolts`}>
-          <Bolts bicycle={bicycle} send={send} bolts={bolts} of={here} />
-        </Section>
+      {/* What comes late would push what is being tapped: all of it comes at once. */}
+      {output && settingUp ? (
+        <>
+          <Joints send={send} joints={output.joints.filter((joint) => joint.place === place)} />
+          {isBrake(place) && <AskBrake bicycle={bicycle} send={send} place={place} />}
+          <SetUp bicycle={bicycle} send={send} place={place} settingUp={settingUp} lookOver={lookOver} />
+          <DriveAt bicycle={bicycle} send={send} place={place} />
+          {isBrake(place) && <BrakeForce bicycle={bicycle} send={send} place={place} />}
+          {(place === 'cables.brake' || place === 'cables.gear') && (
+            <Cables bicycle={bicycle} send={send} place={place} />
+          )}
+          {(place === 'seat-post' || (place === 'stem' && bicycle.kind.stem === 'quill')) && (
+            <HowDeep bicycle={bicycle} send={send} place={place} />
+          )}
+          {here.length > 0 && (
+            <Section title="How tight" aside={here.length === 1 ? 'one bolt' : `${here.length} bolts`}>
+              <Bolts bicycle={bicycle} send={send} bolts={bolts} of={here} />
+            </Section>
+          )}
+        </>
+      ) : (
+        <p role="status">Looking the steps up…</p>
       )}
       {out === 0 && <NextOfThread after="tighten" onBack={onAll} />}
     </>

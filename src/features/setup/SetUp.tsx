@@ -40,8 +40,7 @@ export function SetUp({
   place,
   settingUp,
   lookOver,
-}: StageProps & { place: string; settingUp: SettingUp | null; lookOver: LookOver | null }) {
-  if (!settingUp) return <p role="status">Looking the steps up…</p>;
+}: StageProps & { place: string; settingUp: SettingUp; lookOver: LookOver | null }) {
   const here = settingUp.jobs.filter((job) => job.place === place);
   const asked = here.filter((job) => job.asked);
   const others = here.filter((job) => !job.asked);

@@ -21,7 +21,7 @@ const at = (place: string) =>
   function At({ bicycle, send }: StageViewProps) {
     const lookOver = useFindings(bicycle);
     const settingUp = useSettingUp(bicycle, null, lookOver);
-    return <SetUp bicycle={bicycle} send={send} place={place} settingUp={settingUp} lookOver={lookOver} />;
+    return settingUp && <SetUp bicycle={bicycle} send={send} place={place} settingUp={settingUp} lookOver={lookOver} />;
   };
 const today = new Date().toISOString().slice(0, 10);
 

@@ -1,0 +1,8 @@
+import { wheelsSpokeLength } from './spokeLength';
+import { wheelsTensionRatio } from './tensionRatio';
+import { wheelsTone } from './tone';
+import { wheelsTrue } from './trueWheel';
+import { wheelsTyreFit } from './tyreFit';
+
+/** The calculators of this subject. */
+export const calculators = [wheelsTrue, wheelsTone, wheelsTensionRatio, wheelsSpokeLength, wheelsTyreFit] as const;
