@@ -13,4 +13,5 @@ export * as prove from './prove/subject';
 export * as rebuild from './rebuild/subject';
 export * as setup from './setup/subject';
 export * as strip from './strip/subject';
+export * as wheels from './wheels/subject';
 export * as work from './work/subject';

@@ -1,3 +1,5 @@
+import { wheelsClasses } from './classes';
+import { wheelsSpin } from './spin';
 import { wheelsSpokeLength } from './spokeLength';
 import { wheelsTensionRatio } from './tensionRatio';
 import { wheelsTone } from './tone';
@@ -5,4 +7,12 @@ import { wheelsTrue } from './trueWheel';
 import { wheelsTyreFit } from './tyreFit';
 
 /** The calculators of this subject. */
-export const calculators = [wheelsTrue, wheelsTone, wheelsTensionRatio, wheelsSpokeLength, wheelsTyreFit] as const;
+export const calculators = [
+  wheelsTrue,
+  wheelsTone,
+  wheelsTensionRatio,
+  wheelsSpokeLength,
+  wheelsTyreFit,
+  wheelsSpin,
+  wheelsClasses,
+] as const;

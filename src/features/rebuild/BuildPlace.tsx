@@ -1,6 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import { useState } from 'react';
+import { endOf } from '@/core/bicycle';
 import type { LookOver } from '@/core/inspect/lookOver';
 import type { Bolt } from '@/core/rebuild/bolts';
 import type { BuildOrder } from '@/core/rebuild/order';
@@ -20,6 +21,7 @@ import { SetUp } from '../setup/SetUp';
 import { useSettingUp } from '../setup/useSettingUp';
 import { DriveAt } from '../drive/DriveAt';
 import { PutBack } from '../strip/PutBack';
+import { WheelAt } from '../wheels/WheelAt';
 import { LooseButton } from '../workshop/LooseButton';
 import { NextOfThread } from '../workshop/StageAction';
 import { useReckon } from '../workshop/useReckon';
@@ -79,6 +81,7 @@ export function BuildPlace({
   onAll(): void;
 }) {
   const { output } = useReckon('rebuild.joints', jointsInput(bicycle, useSettings()));
+  const wheelEnd = /^(rim|spokes)\./.test(place) ? endOf(place) : null;
   const settingUp = useSettingUp(bicycle, bolts, lookOver);
   const waits = order?.waits.find((each) => each.place === place);
   const here = bolts.filter((bolt) => bolt.place === place);
@@ -111,6 +114,7 @@ export function BuildPlace({
           <Joints send={send} joints={output.joints.filter((joint) => joint.place === place)} />
           {isBrake(place) && <AskBrake bicycle={bicycle} send={send} place={place} />}
           <SetUp bicycle={bicycle} send={send} place={place} settingUp={settingUp} lookOver={lookOver} />
+          {wheelEnd && <WheelAt bicycle={bicycle} send={send} end={wheelEnd} />}
           <DriveAt bicycle={bicycle} send={send} place={place} />
           {isBrake(place) && <BrakeForce bicycle={bicycle} send={send} place={place} />}
           {(place === 'cables.brake' || place === 'cables.gear') && (

@@ -23,6 +23,10 @@ export function toThirteen({ brakeSteps, ...old }: Raw): Raw {
     driveFigures: {},
     driveFamilies: {},
     shiftRounds: [],
+    wheelBuilds: {},
+    wheelReadings: [],
+    wheelRounds: [],
+    nipples: {},
     stamps: Object.fromEntries(Object.entries(asRaw(old.stamps)).map(([leaf, stamp]) => [leafOf(leaf), stamp])),
     conflicts: renamed(old.conflicts),
   };
