@@ -34,17 +34,6 @@ const atTheDoor = async (page) => {
   await hold.focus();
   await page.keyboard.down('Space');
 };
-const measure = async (page) => {
-  await page.keyboard.press('g');
-  for (const [label, value] of [
-    ['Diameter', '35'],
-    ['Thread pitch', '1'],
-  ]) {
-    await page.getByRole('textbox', { name: label }).fill(value);
-    await page.keyboard.press('Enter');
-  }
-};
-
 async function lockAndSpin(page) {
   await page.getByRole('button', { name: 'Open by 12 degrees' }).click();
   await page.getByRole('button', { name: 'Lock it' }).click();
@@ -64,7 +53,6 @@ async function rideGears(page) {
 const scrollTo = (title) => (page) =>
   page.getByRole('heading', { name: title, exact: true }).evaluate((heading) => heading.scrollIntoView());
 const toShifts = scrollTo('Index it by its shifts');
-const toGears = scrollTo('Gears');
 
 /** The yoke of a cantilever, tried. */
 async function yoke(page) {
@@ -74,13 +62,21 @@ async function yoke(page) {
   await page.getByText('Yoke and arms: force and travel').evaluate((line) => line.scrollIntoView());
 }
 
+/** A made-up wheel, spun, and the first nipple of its round. */
+async function inTheStand(page) {
+  await page.getByRole('button', { name: 'So it is built' }).click();
+  await page.getByRole('button', { name: /^Spin it past/ }).click();
+  await page.getByRole('button', { name: /^Turn \d+ nipples/ }).click();
+  await page.getByRole('button', { name: /^Turned/ }).click();
+  await scrollTo('The wheel in the stand')(page);
+}
+
 const SHOTS = [
   { name: 'floor', path: '/' },
   { name: 'buy', path: `${TOURER}buy` },
   { name: 'look-over', path: `${TOURER}look-over`, act: openHanger },
   { name: 'decide', path: `${STAFF}decide` },
   { name: 'strip', path: `${STAFF}strip&tray=hub.front` },
-  { name: 'gauges', path: `${STAFF}strip`, act: measure },
   { name: 'stock', path: '/stock' },
   { name: 'clean-dark', path: `${STAFF}clean`, scheme: 'dark' },
   { name: 'overhaul', path: `${STAFF}overhaul&tray=hub.front` },
@@ -88,12 +84,12 @@ const SHOTS = [
   { name: 'rebuild', path: '/bike?id=slipway-tourer&stage=rebuild' },
   { name: 'prove-dark', path: '/bike?id=lantern-commuter&stage=prove', scheme: 'dark' },
   { name: 'hand-over', path: `${STAFF}hand-over` },
+  { name: 'wheel', path: `${TOURER}rebuild&tray=rim.rear`, act: inTheStand },
   { name: 'bench', path: '/bench?id=ferry-staff-7&task=strip' },
   { name: 'brakes', path: '/bike?id=slipway-tourer&stage=rebuild&tray=brake.rear', act: yoke },
   { name: 'drive', path: '/bike?id=grey-racer&stage=rebuild&tray=derailleur.rear', act: toShifts },
   { name: 'floor-phone', path: '/', size: PHONE },
   { name: 'door-phone', path: `${TOURER}buy`, size: PHONE, act: atTheDoor },
-  { name: 'gears-phone', path: '/bike?id=slipway-tourer&stage=rebuild&tray=chainrings', size: PHONE, act: toGears },
   { name: 'ride-phone', path: '/bike?id=slipway-tourer&stage=prove', size: PHONE, act: rideGears },
 ];
 

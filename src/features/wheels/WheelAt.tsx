@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { stateOf } from '@/core/vocabulary/verdicts';
 import type { TrueRound } from '@/core/wheels/trueWheel';
-import { buildOf, lastReading, roundNow, spinInput, trueInput } from '@/model/wheels/questions';
+import { asTrued, buildOf, fromLookOver, lastReading, roundNow, spinInput, trueInput } from '@/model/wheels/questions';
 import type { WheelEnd, WheelReading } from '@/model/wheels/part';
 import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
@@ -72,6 +72,7 @@ export function WheelAt({ bicycle, send, end }: StageProps & { end: WheelEnd }) 
       </Section>
     );
   const last = lastReading(bicycle, end, build.spokes);
+  const known = fromLookOver(bicycle, end, build.spokes);
   const round = roundNow(bicycle, end, build.spokes);
   const next = round?.turns.find(({ made }) => !made)?.spoke ?? null;
   const read = (of: Pick<WheelReading, 'lateralMm' | 'radialMm' | 'tensionN'>) =>
@@ -117,6 +118,15 @@ export function WheelAt({ bicycle, send, end }: StageProps & { end: WheelEnd }) 
                 {output.turns.length === 1 ? 'Turn one nipple' : `Turn ${output.turns.length} nipples`}
               </Button>
             )}
+            {output.verdict === 'true' && last && (
+              <Button
+                variant="contained"
+                sx={{ minHeight: 56 }}
+                onClick={() => send(asTrued(bicycle, last, { id: newId(), at: nowIso(), by }))}
+              >
+                Put down as trued
+              </Button>
+            )}
             <Working rows={output.working} />
           </Box>
         )}
@@ -129,6 +139,11 @@ export function WheelAt({ bicycle, send, end }: StageProps & { end: WheelEnd }) 
                 onClick={() => read(spun)}
               >
                 Spin it past the dial gauge (stand-in)
+              </Button>
+            )}
+            {last === null && known && (
+              <Button variant="outlined" sx={{ minHeight: 56, mb: 1.5 }} onClick={() => read({ lateralMm: known })}>
+                Begin with what the look-over read
               </Button>
             )}
             <ByEye

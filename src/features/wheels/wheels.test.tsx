@@ -123,4 +123,22 @@ describe('the wheel in the stand', () => {
     expect(await screen.findByRole('button', { name: 'Nipple 5, stuck' })).toBeInTheDocument();
     await waitFor(() => expect(told()).not.toHaveTextContent('Tension first'));
   });
+
+  test('what the look-over read is begun with; once it is true it is put down where proof and look-over know it', async () => {
+    const observation = {
+      id: 'o1',
+      check: 'runout-rear',
+      at: AT,
+      evidence: { readingsMm: [0, 0.2, 0.3, 0.2, 0, -0.1] },
+      seenAs: 'bought' as const,
+      note: '',
+      withdrawn: false,
+      stage: 'look-over' as const,
+    };
+    const { record } = await drawStage(Rear, [built, { type: 'addObservation', observation }], PEOPLE);
+    await userEvent.click(await screen.findByRole('button', { name: 'Begin with what the look-over read' }));
+    expect(record().wheelReadings[0]!.lateralMm.slice(0, 7)).toEqual([0, 0.03, 0.07, 0.1, 0.13, 0.17, 0.2]);
+    await userEvent.click(await screen.findByRole('button', { name: 'Put down as trued' }));
+    expect(record().observations.at(-1)).toMatchObject({ check: 'runout-rear', stage: 'prove', by: 'Ada' });
+  });
 });

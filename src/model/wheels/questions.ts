@@ -1,6 +1,7 @@
 import { own } from '@/core/own';
 import type { QuestionOf } from '@/core/questions';
 import { kindAt } from '@/core/bicycle';
+import type { Command } from '../commands';
 import type { Bicycle } from '../record';
 import type { WheelBuild, WheelEnd, WheelReading, WheelRound } from './part';
 
@@ -114,4 +115,45 @@ export function spinInput(bicycle: Known & Pick<Bicycle, 'id'>, end: WheelEnd): 
     ) + 1;
   const round = bicycle.wheelReadings.filter((row) => row.end === end).length;
   return { ...wheelOf(build), seed, made: turnsMade(bicycle, end, build.spokes), round };
+}
+
+const runoutOf = (end: WheelEnd) => `runout-${end}`;
+
+/** What the look-over read of a rim once round, at each spoke: straight between its readings. Null where it read fewer than three. */
+export function fromLookOver(
+  { observations }: Pick<Bicycle, 'observations'>,
+  end: WheelEnd,
+  spokes: number,
+): number[] | null {
+  const seen = observations.findLast((row) => row.check === runoutOf(end) && !row.withdrawn);
+  const list = seen?.evidence.readingsMm ?? [];
+  if (list.length < 3) return null;
+  return Array.from({ length: spokes }, (_, i) => {
+    const at = (i * list.length) / spokes;
+    const [low, share] = [Math.floor(at), at % 1];
+    const value = list[low % list.length]! * (1 - share) + list[(low + 1) % list.length]! * share;
+    return Math.round(value * 100) / 100;
+  });
+}
+
+/** The command that puts a wheel's last reading down where look-over and proof know it: what it swings once it is trued. */
+export function asTrued(
+  { seenAs }: Pick<Bicycle, 'seenAs'>,
+  reading: WheelReading,
+  hand: { id: string; at: string; by: string },
+): Command {
+  return {
+    type: 'addObservation',
+    observation: {
+      id: hand.id,
+      check: runoutOf(reading.end),
+      at: hand.at,
+      evidence: { readingsMm: reading.lateralMm.filter((each) => each !== null) },
+      seenAs,
+      note: '',
+      withdrawn: false,
+      stage: 'prove',
+      ...(hand.by && { by: hand.by }),
+    },
+  };
 }
