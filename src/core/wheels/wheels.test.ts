@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import type * as z from 'zod/mini';
 import { hiddenWheel, trueByAdviser, trueByEye, trueWheels } from '../../../bench/wheels';
 import { runs } from '../../../tests/runs';
+import { HiddenWheel } from '../practice/wheel';
 import { answer, type Calculator } from '../calculator';
 import { learnStiffness } from './learnStiffness';
 import { influenceOf } from './ring';
@@ -51,6 +52,26 @@ describe('the ring', () => {
     for (let i = 0; i < N * N; i++) {
       expect(Math.abs(fine.lateral[i]! - coarse.lateral[i]!)).toBeLessThan(0.02 * most);
       expect(Math.abs(fine.tension[i]! - coarse.tension[i]!)).toBeLessThan(6);
+    }
+    const { flanges, crossings, rimRadiusMm } = WHEEL;
+    const curved = new HiddenWheel({
+      spokes: N,
+      crossings,
+      rimRadiusMm,
+      flanges,
+      spokeDiameterMm: 2,
+      pitchMm: 0.4536,
+      sidewaysNmm2: rim.lateralNmm2,
+      inPlaneNmm2: rim.radialNmm2,
+      twistNmm2: rim.twistNmm2,
+      stretchN: rim.stretchN,
+      leftN: 0,
+      rightN: 0,
+    }).stands(flat().map((_, i) => (i === 4 ? 1 : 0)));
+    for (let i = 0; i < N; i++) {
+      expect(Math.abs(curved.lateralMm[i]! - coarse.lateral[i * N + 4]!)).toBeLessThan(0.01 * most);
+      expect(Math.abs(curved.radialMm[i]! - coarse.radial[i * N + 4]!)).toBeLessThan(0.01 * most);
+      expect(Math.abs(curved.tensionN[i]! - coarse.tension[i * N + 4]!)).toBeLessThan(6);
     }
   });
 

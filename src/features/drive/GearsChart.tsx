@@ -40,6 +40,8 @@ export function GearsChart({ gears, other }: { gears: Gears; other: Gears | null
   const within = TICKS.filter((at) => at >= x.domain()[0]! && at <= x.domain()[1]!);
   // Labels that would run into one another are left out.
   const ticks = within.filter((at, i) => i === 0 || x(at) - x(within[i - 1]!) > 34);
+  // Of a gear hub on one cog its own ratios tell the gears apart.
+  const isByHub = new Set(gears.gears.map(({ hub }) => hub)).size > 1;
   const twice = new Set(gears.doubles.map(([, high]) => `${high.ring}/${high.cog}/${high.hub}`));
   const [low, high] = [gears.gears[0]!, gears.gears.at(-1)!];
   return (
@@ -93,7 +95,7 @@ export function GearsChart({ gears, other }: { gears: Gears; other: Gears | null
                   />
                   {!isClose && (
                     <text y={15} textAnchor="middle" fontSize={12.5} fill="currentColor">
-                      {gear.hub === 1 ? gear.cog : gear.hub}
+                      {isByHub ? gear.hub : gear.cog}
                     </text>
                   )}
                 </g>

@@ -25,6 +25,14 @@ function gained(now: Gears, then: Gears): string {
   return `Lowest ${low.toFixed(2)} m (${change(low, now.gears[0]!.developmentM)}), highest ${high.toFixed(2)} m (${change(high, now.gears.at(-1)!.developmentM)}), steepest hill ${then.steepestPercent.toFixed(0)} % against ${now.steepestPercent.toFixed(0)} %, ${then.capacityTeeth} teeth to take up against ${now.capacityTeeth}.`;
 }
 
+/** How large the jumps are: between cogs, or of a gear hub between its gears. */
+function jumpWords({ jumpsPercent, gears }: Gears): string {
+  const percent = (list: readonly number[]) => list.map((jump) => jump.toFixed(0)).join(', ');
+  if (jumpsPercent.length > 0) return `Jumps between cogs ${percent(jumpsPercent)} %.`;
+  const jumps = gears.slice(1).map((gear, i) => (gear.ratio / gears[i]!.ratio - 1) * 100);
+  return jumps.length > 0 ? `Jumps between gears ${percent(jumps)} %.` : 'One gear.';
+}
+
 /** A text of teeth that is only tried, and never put down. */
 function useTried(most: number) {
   const [text, setText] = useState('');
@@ -116,7 +124,7 @@ export function GearsView({ bicycle, send }: StageProps) {
           />
           <GearsChart gears={output} other={other} />
           <Box sx={{ mt: 0.5 }}>
-            Jumps between cogs {output.jumpsPercent.map((jump) => jump.toFixed(0)).join(', ')} %.{' '}
+            {jumpWords(output)}{' '}
             {output.doubles.length > 0 &&
               `${output.doubles.length === 1 ? 'One gear is' : `${output.doubles.length} are`} there twice, hollow.`}
           </Box>

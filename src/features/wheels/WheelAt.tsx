@@ -4,7 +4,16 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { stateOf } from '@/core/vocabulary/verdicts';
 import type { TrueRound } from '@/core/wheels/trueWheel';
-import { asTrued, buildOf, fromLookOver, lastReading, roundNow, spinInput, trueInput } from '@/model/wheels/questions';
+import {
+  asTrued,
+  buildOf,
+  fromLookOver,
+  lastReading,
+  readingBefore,
+  roundNow,
+  spinInput,
+  trueInput,
+} from '@/model/wheels/questions';
 import type { WheelEnd, WheelReading } from '@/model/wheels/part';
 import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
@@ -97,6 +106,7 @@ export function WheelAt({ bicycle, send, end }: StageProps & { end: WheelEnd }) 
           spokes={build.spokes}
           mirrored={build.mirrored}
           reading={last}
+          before={round ? null : readingBefore(bicycle, end, build.spokes)}
           order={round?.turns.map(({ spoke }) => spoke) ?? output?.turns.map(({ spoke }) => spoke) ?? []}
           next={next}
           chosen={chosen}

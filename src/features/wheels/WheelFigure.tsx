@@ -18,6 +18,14 @@ export function scaleOf(offMm: readonly number[]): number {
   return [100, 80, 60, 40, 30, 20, 10, 5, 2].find((times) => times * most <= 34) ?? 1;
 }
 
+/** How far each spoke that was read swings to either side: the gauge’s nought is anywhere. */
+function swingOf(lateralMm: readonly (number | null)[]): { spoke: number; offMm: number }[] {
+  const known = [...lateralMm.keys()].filter((i) => lateralMm[i] !== null);
+  const read = known.map((i) => lateralMm[i]!);
+  const middle = read.length === 0 ? 0 : (Math.max(...read) + Math.min(...read)) / 2;
+  return known.map((spoke) => ({ spoke, offMm: lateralMm[spoke]! - middle }));
+}
+
 /**
  * The wheel as it lies in the stand, the valve at the top: its rim with how it swings, magnified, left outwards; its spokes by side, thicker
  * where they are tighter; those of the round numbered in walking order, the next in the accent.
@@ -26,6 +34,7 @@ export function WheelFigure({
   spokes,
   mirrored,
   reading,
+  before,
   order,
   next,
   chosen,
@@ -34,6 +43,8 @@ export function WheelFigure({
   spokes: number;
   mirrored: boolean;
   reading: WheelReading | null;
+  /** As it swung before the round, thin beneath. */
+  before: WheelReading | null;
   /** Spokes of the round, in walking order. */
   order: readonly number[];
   next: number | null;
@@ -41,18 +52,20 @@ export function WheelFigure({
   onChoose?(spoke: number): void;
 }) {
   const isLeft = (i: number) => (i % 2 === 0) !== mirrored;
-  const known = reading ? [...reading.lateralMm.keys()].filter((i) => reading.lateralMm[i] !== null) : [];
-  // The gauge’s nought is anywhere: what counts is how far it swings to both sides.
-  const swings = known.map((i) => reading!.lateralMm[i]!);
-  const middle = swings.length === 0 ? 0 : (Math.max(...swings) + Math.min(...swings)) / 2;
-  const scale = scaleOf(swings.map((each) => each - middle));
+  const now = reading ? swingOf(reading.lateralMm) : [];
+  const then = before ? swingOf(before.lateralMm) : [];
+  const scale = scaleOf([...now, ...then].map(({ offMm }) => offMm));
   const tensions = (reading?.tensionN ?? []).filter((each) => each !== null);
   const mean = tensions.length === 0 ? null : tensions.reduce((a, b) => a + b, 0) / tensions.length;
   const wide = (i: number) => {
     const here = reading?.tensionN?.[i];
     return mean === null || here == null ? 1.4 : Math.max(0.6, Math.min(3.4, 1.6 * (here / mean)));
   };
-  const swing = known.map((i) => at(i, spokes, RIM + (reading!.lateralMm[i]! - middle) * scale));
+  const drawn = (of: ReturnType<typeof swingOf>) =>
+    of.map(({ spoke, offMm }) => at(spoke, spokes, RIM + offMm * scale));
+  const swing = drawn(now);
+  const was = drawn(then);
+  const line = (of: { x: number; y: number }[]) => of.map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' ');
   const valve = at(-0.5, spokes, RIM + 24);
   return (
     <Box sx={{ maxWidth: 440 }}>
@@ -89,14 +102,11 @@ export function WheelFigure({
           strokeWidth={1}
           strokeDasharray="3 4"
         />
+        {was.length > 2 && (
+          <polygon points={line(was)} fill="none" stroke="currentColor" strokeWidth={1.25} strokeDasharray="6 4" />
+        )}
         {swing.length > 2 && (
-          <polygon
-            points={swing.map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' ')}
-            fill="none"
-            stroke="currentColor"
-            strokeWidth={2.5}
-            strokeLinejoin="round"
-          />
+          <polygon points={line(swing)} fill="none" stroke="currentColor" strokeWidth={2.5} strokeLinejoin="round" />
         )}
         {swing.length <= 2 &&
           swing.map(({ x, y }) => <circle key={`${x} ${y}`} cx={x} cy={y} r={4} fill="currentColor" />)}
@@ -157,6 +167,7 @@ export function WheelFigure({
       </svg>
       <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
         Seen from the right, the valve at the top; left spokes dark, right ones pale.
+        {before && ' Before the round: broken.'}
         {reading && ` How the rim swings is drawn ${scale} times, left outwards.`}
       </Box>
     </Box>

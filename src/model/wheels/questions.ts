@@ -41,6 +41,17 @@ export function lastReading(
   return wheelReadings.findLast((row) => row.end === end && row.lateralMm.length === spokes) ?? null;
 }
 
+/** The reading before the last, where a round was made between them; null where there is none. */
+export function readingBefore(
+  bicycle: Pick<Bicycle, 'wheelReadings' | 'wheelRounds'>,
+  end: WheelEnd,
+  spokes: number,
+): WheelReading | null {
+  const last = lastReading(bicycle, end, spokes);
+  const round = bicycle.wheelRounds.findLast((row) => row.end === end && row.reading !== last?.id);
+  return bicycle.wheelReadings.find((row) => row.id === round?.reading && row.lateralMm.length === spokes) ?? null;
+}
+
 /** The round that is under way: the last, where it answers the last reading. */
 export function roundNow(
   bicycle: Pick<Bicycle, 'wheelReadings' | 'wheelRounds'>,
