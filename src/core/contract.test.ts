@@ -12,6 +12,9 @@ const calculators = registry as unknown as readonly Calculator[];
 const LONGEST_MS = 12_000;
 /** Questions that take a second are asked less often. */
 const SLOW = [
+  'drive.index',
+  'wheels.spin',
+  'wheels.true',
   'money.appraise',
   'money.samples',
   'money.drive',

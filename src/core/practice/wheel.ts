@@ -24,10 +24,10 @@ export interface WheelState {
   tensionN: number[];
 }
 
-const HARMONICS = 44;
+const HARMONICS = 36;
 
 /** Solves a symmetric system by elimination, for several right-hand sides at once; the matrix is spoilt. */
-function eliminate(matrix: number[][], sides: number[][]): number[][] {
+function eliminate(matrix: Float64Array[], sides: Float64Array[]): Float64Array[] {
   const n = matrix.length;
   for (let p = 0; p < n; p++) {
     const pivot = matrix[p]!;
@@ -62,7 +62,7 @@ export class HiddenWheel {
     const per = 2 * HARMONICS + 1;
     const size = 4 * per;
     const of = (field: number, m: number, isSine: boolean) => field * per + (m === 0 ? 0 : 2 * m - (isSine ? 0 : 1));
-    const matrix = Array.from({ length: size }, () => Array.from({ length: size }, () => 0));
+    const matrix = Array.from({ length: size }, () => new Float64Array(size));
     const energy = (weight: number, terms: [number, number][]) => {
       for (const [i, a] of terms) for (const [j, b] of terms) matrix[i]![j]! += weight * a * b;
     };
@@ -140,12 +140,12 @@ export class HiddenWheel {
     for (const { stiffness, along } of held) energy(stiffness, along);
     for (let i = 0; i < size; i++) matrix[i]![i]! += 1e-3;
     const sides = held.map(({ stiffness, along }) => {
-      const side = Array.from({ length: size }, () => 0);
+      const side = new Float64Array(size);
       for (const [i, value] of along) side[i]! += stiffness * spec.pitchMm * value;
       return side;
     });
     const solved = eliminate(matrix, sides);
-    const read = (terms: [number, number][], moved: number[]) =>
+    const read = (terms: [number, number][], moved: Float64Array) =>
       terms.reduce((sum, [i, value]) => sum + value * moved[i]!, 0);
     this.moves = {
       lateral: solved.map((moved) => held.map(({ side }) => read(side, moved))),

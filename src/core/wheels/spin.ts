@@ -37,7 +37,8 @@ export interface Spun {
 /** A tenth of each turn is lost as the spoke winds up. */
 const GETS = 0.9;
 /** A spoke pushes nothing: a wheel so far out that one would is a little less so. */
-const LEAST_N = 80;
+const LEAST_SHARE = 0.15;
+const MOST_TIMES = 40;
 
 type Of = Omit<z.output<typeof shape>, 'made' | 'round'>;
 
@@ -70,7 +71,9 @@ const madeUp = remembered(({ seed, mirrored, rimClass, ...of }: Of) => {
     rightN: isLeftTight ? other : tight,
   });
   let turns = neglected(seed, of.spokes);
-  while (Math.min(...wheel.stands(turns).tensionN) < LEAST_N) turns = turns.map((each) => 0.9 * each);
+  const least = LEAST_SHARE * Math.min(wheel.spec.leftN, wheel.spec.rightN);
+  for (let i = 0; i < MOST_TIMES && Math.min(...wheel.stands(turns).tensionN) < least; i++)
+    turns = turns.map((each) => 0.8 * each);
   return { wheel, turns };
 }, 4);
 

@@ -13,7 +13,7 @@ import { Working } from '@/ui/Working';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { CantileverView } from './CantileverView';
-import { LargeFigures } from './LargeFigures';
+import { LargeFigures } from '@/ui/LargeFigures';
 
 const FIELDS: { measure: BrakeMeasure; label: string }[] = [
   { measure: 'pivot-half', label: 'Middle to pivot' },

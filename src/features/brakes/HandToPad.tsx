@@ -19,7 +19,7 @@ import { StateMark } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
-import { LargeFigures } from './LargeFigures';
+import { LargeFigures } from '@/ui/LargeFigures';
 
 const FIELDS: { measure: ChainMeasure; label: string; unit: string; help: string; most: number }[] = [
   { measure: 'lever-ratio', label: 'Lever ratio', unit: '×', help: 'cable force over hand force', most: 12 },

@@ -1,5 +1,6 @@
 'use client';
 import type { DriveFigure } from '@/model/drive/part';
+import { kindOfUnit } from '@/ui/kindOfUnit';
 import { ReadingField, type ReadingKind } from '@/ui/ReadingField';
 import type { StageProps } from '../workshop/WorkshopProvider';
 
@@ -12,7 +13,7 @@ export function DriveField({
   unit,
   least,
   most,
-  kind = unit === 'mm' ? 'length' : 'number',
+  kind = kindOfUnit(unit),
   help,
   width = 210,
 }: StageProps & {

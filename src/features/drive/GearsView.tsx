@@ -11,7 +11,7 @@ import { Section } from '@/ui/Section';
 import { TextInput } from '@/ui/TextInput';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
-import { LargeFigures } from '../brakes/LargeFigures';
+import { LargeFigures } from '@/ui/LargeFigures';
 import { GearsChart } from './GearsChart';
 import { readTeeth, refuseTeeth } from './readTeeth';
 

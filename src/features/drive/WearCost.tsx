@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import { wearCostInput } from '@/model/drive/questions';
 import { Disclosure } from '@/ui/Disclosure';
 import { Working } from '@/ui/Working';
-import { LargeFigures } from '../brakes/LargeFigures';
+import { LargeFigures } from '@/ui/LargeFigures';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { DriveField } from './DriveField';

@@ -19,6 +19,7 @@ import { Row } from './Row';
 const Fields = dynamic(() => import('./Fields').then((module) => module.Fields), { ssr: false });
 
 const DETAILS = ['derailleur.rear', 'brake.front'];
+const OfTheTrade = dynamic(() => import('./OfTheTrade').then((module) => module.OfTheTrade), { ssr: false });
 const AtHand = dynamic(() => import('./AtHand').then((module) => module.AtHand), { ssr: false });
 
 const KIND = bicycleKind.parse({ mudguards: true, rack: true, lights: true });
@@ -124,6 +125,7 @@ export function Gallery() {
             })}
           </Box>
         </Section>
+        <OfTheTrade />
         <Fields />
         <Section title="Lists and words">
           <RuledList>

@@ -4,16 +4,14 @@ import type { ReadingHere } from '@/core/prove/evidence';
 import { clearReading, putReading, readPair } from '@/model/prove/readings';
 import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
-import { ReadingField, type ReadingKind } from '@/ui/ReadingField';
+import { kindOfUnit } from '@/ui/kindOfUnit';
+import { ReadingField } from '@/ui/ReadingField';
 import { stateColour } from '@/ui/StateMark';
 import { useHand } from '../workshop/useHand';
 import type { StageProps } from '../workshop/WorkshopProvider';
 
 /** The first letter large, for a label that stands alone. */
 const large = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
-
-/** In which other units a reading may be typed. */
-const KIND_OF_UNIT: Record<string, ReadingKind> = { bar: 'pressure', mm: 'length' };
 
 /** What is read for a proof: one row for each thing, its limits beside it, what it was before beneath. */
 export function ProofReadings({
@@ -43,7 +41,7 @@ export function ProofReadings({
                   <ReadingField
                     key={reading.id}
                     label={large(reading.label)}
-                    kind={KIND_OF_UNIT[reading.unit] ?? 'number'}
+                    kind={kindOfUnit(reading.unit)}
                     unit={reading.unit}
                     width={big ? 220 : 186}
                     large={big ?? false}

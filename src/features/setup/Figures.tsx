@@ -2,10 +2,9 @@
 import Box from '@mui/material/Box';
 import { own } from '@/core/own';
 import type { SetStep } from '@/core/setup/steps';
-import { ReadingField, type ReadingKind } from '@/ui/ReadingField';
+import { kindOfUnit } from '@/ui/kindOfUnit';
+import { ReadingField } from '@/ui/ReadingField';
 import type { StageProps } from '../workshop/WorkshopProvider';
-
-const KIND_OF_UNIT: Record<string, ReadingKind> = { bar: 'pressure', mm: 'length' };
 
 /** What is written down at a step, because nobody remembers it in a year. */
 export function Figures({
@@ -20,7 +19,7 @@ export function Figures({
         <ReadingField
           key={id}
           label={label}
-          kind={KIND_OF_UNIT[unit] ?? 'number'}
+          kind={kindOfUnit(unit)}
           unit={unit}
           width={210}
           value={own(bicycle.setFigures, `${place}/${id}`) ?? null}

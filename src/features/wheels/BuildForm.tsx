@@ -6,6 +6,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { buildOf, usualBuild } from '@/model/wheels/questions';
 import type { WheelBuild, WheelEnd } from '@/model/wheels/part';
+import { kindOfUnit } from '@/ui/kindOfUnit';
 import { ReadingField } from '@/ui/ReadingField';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
@@ -36,7 +37,7 @@ export function BuildForm({ bicycle, send, end, onDone }: StageProps & { end: Wh
           <ReadingField
             key={figure}
             label={label}
-            kind={unit === 'mm' ? 'length' : 'number'}
+            kind={kindOfUnit(unit)}
             unit={unit}
             width={210}
             value={across ? 2 * draft[figure] : draft[figure]}

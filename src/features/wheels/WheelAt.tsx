@@ -22,7 +22,7 @@ import { ReadingField } from '@/ui/ReadingField';
 import { Section } from '@/ui/Section';
 import { StateMark } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';
-import { LargeFigures } from '../brakes/LargeFigures';
+import { LargeFigures } from '@/ui/LargeFigures';
 import { useHand } from '../workshop/useHand';
 import { useReckon } from '../workshop/useReckon';
 import { useWorkshopName, type StageProps } from '../workshop/WorkshopProvider';
