@@ -156,6 +156,8 @@ describe('will the rest go together', () => {
     expect(words({ cogs: 10, chain: '9' })).toEqual(['chain no']);
     expect(words({ cogs: 11, body: 'splined' })).toEqual(['body no']);
     expect(fits({ cogs: 7, body: 'splined' }).reasons[0]).toContain('spacer of 4.5 mm');
+    // A spacer is named to nobody who needs none.
+    for (const cogs of [9, 11]) expect(fits({ cogs, body: 'splined' }).reasons.join()).not.toContain('spacer');
     expect(words({ cogs: 12, body: 'stepped', smallestCog: 9 })).toEqual(['body works']);
     expect(words({ cogs: 9, body: 'splined', smallestCog: 10 })).toEqual(['body no']);
   });

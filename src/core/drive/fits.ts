@@ -62,12 +62,11 @@ function bodyFinding({ body, cogs, smallestCog }: Question): FitFinding | null {
   if (!mount) return null;
   if (smallestCog !== undefined && smallestCog < mount.smallestCog)
     return { what: 'body', verdict: 'no', words: `No cog under ${mount.smallestCog} teeth goes on such a body.` };
-  if (mount.works.includes(cogs))
-    return { what: 'body', verdict: 'works', words: mount.words ?? 'The body takes them.' };
-  const words = mount.words ?? '';
-  return mount.spacer.includes(cogs)
-    ? { what: 'body', verdict: 'works', words }
-    : { what: 'body', verdict: 'no', words: `It does not take ${cogs} cogs. ${words}`.trim() };
+  if (mount.spacer.includes(cogs)) return { what: 'body', verdict: 'works', words: mount.words! };
+  if (!mount.works.includes(cogs)) return { what: 'body', verdict: 'no', words: `It does not take ${cogs} cogs.` };
+  // What is said of a spacer is said to those who need one.
+  const words = mount.spacer.length > 0 ? null : mount.words;
+  return { what: 'body', verdict: 'works', words: words ?? 'The body takes them.' };
 }
 
 function axleFinding({ frameMm, hubMm, isSteel }: Question): FitFinding | null {

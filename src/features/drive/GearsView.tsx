@@ -6,12 +6,12 @@ import { useState } from 'react';
 import type { Gears } from '@/core/drive/gears';
 import { gearsInput, teethOf } from '@/model/drive/questions';
 import { Disclosure } from '@/ui/Disclosure';
-import { ReadingField } from '@/ui/ReadingField';
 import { Section } from '@/ui/Section';
 import { TextInput } from '@/ui/TextInput';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
 import { LargeFigures } from '@/ui/LargeFigures';
+import { DriveField } from './DriveField';
 import { GearsChart } from './GearsChart';
 import { readTeeth, refuseTeeth } from './readTeeth';
 
@@ -134,27 +134,25 @@ export function GearsView({ bicycle, send }: StageProps) {
           </Disclosure>
           <Disclosure summary={<>The rider on a hill</>} wide>
             <Box data-readings sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', py: 1 }}>
-              <ReadingField
+              <DriveField
+                bicycle={bicycle}
+                send={send}
+                figure="power"
                 label="Keeps up"
-                kind="number"
                 unit="W"
-                width={180}
+                least={20}
+                most={2000}
                 help="an hour of it; 120 is usual"
-                value={bicycle.driveFigures.power ?? null}
-                onCommit={(value) => send({ type: 'putDriveFigure', figure: 'power', value })}
-                onClear={() => send({ type: 'putDriveFigure', figure: 'power', value: null })}
-                refuse={(value) => (value < 20 || value > 2000 ? '20 to 2000 W' : null)}
               />
-              <ReadingField
+              <DriveField
+                bicycle={bicycle}
+                send={send}
+                figure="load"
                 label="Rider, bicycle, load"
-                kind="number"
                 unit="kg"
-                width={200}
+                least={30}
+                most={300}
                 help="90 is usual"
-                value={bicycle.driveFigures.load ?? null}
-                onCommit={(value) => send({ type: 'putDriveFigure', figure: 'load', value })}
-                onClear={() => send({ type: 'putDriveFigure', figure: 'load', value: null })}
-                refuse={(value) => (value < 30 || value > 300 ? '30 to 300 kg' : null)}
               />
             </Box>
           </Disclosure>

@@ -1,47 +1,19 @@
 'use client';
 import Box from '@mui/material/Box';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import type { UsualDrive } from '@/core/drive/usual';
 import { stateOf } from '@/core/vocabulary/verdicts';
-import type { DriveFamily } from '@/model/drive/part';
 import { fitsInput } from '@/model/drive/questions';
 import { Disclosure } from '@/ui/Disclosure';
 import { StateMark } from '@/ui/StateMark';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
+import { DriveChoice } from './DriveChoice';
 import { DriveField } from './DriveField';
 
 const LEVERS = [
   { id: 'short', label: 'Short pull' },
   { id: 'long', label: 'Long pull' },
 ];
-
-function Chosen({
-  bicycle,
-  send,
-  part,
-  label,
-  options,
-}: StageProps & { part: DriveFamily; label: string; options: readonly { id: string; label: string }[] }) {
-  return (
-    <TextField
-      select
-      label={label}
-      value={bicycle.driveFamilies[part] ?? ''}
-      slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-      onChange={({ target: { value } }) => send({ type: 'sayDriveFamily', part, family: value === '' ? null : value })}
-      sx={{ width: 260, maxWidth: '100%' }}
-    >
-      <MenuItem value="">Not said</MenuItem>
-      {options.map(({ id, label: words }) => (
-        <MenuItem key={id} value={id}>
-          {words}
-        </MenuItem>
-      ))}
-    </TextField>
-  );
-}
 
 /** Chain, body, axle, chain line and levers: whether the rest goes together, each as far as it is known. */
 export function TheRest({ bicycle, send, usual }: StageProps & { usual: UsualDrive | null }) {
@@ -52,9 +24,15 @@ export function TheRest({ bicycle, send, usual }: StageProps & { usual: UsualDri
     <>
       <Disclosure summary={<>Chain, body, axle, chain line, brake levers</>} wide>
         <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', py: 1.5 }}>
-          <Chosen bicycle={bicycle} send={send} part="chain" label="The chain is for" options={usual?.chains ?? []} />
-          <Chosen bicycle={bicycle} send={send} part="body" label="The cogs go on" options={usual?.bodies ?? []} />
-          <Chosen bicycle={bicycle} send={send} part="lever" label="Brake levers" options={LEVERS} />
+          <DriveChoice
+            bicycle={bicycle}
+            send={send}
+            part="chain"
+            label="The chain is for"
+            options={usual?.chains ?? []}
+          />
+          <DriveChoice bicycle={bicycle} send={send} part="body" label="The cogs go on" options={usual?.bodies ?? []} />
+          <DriveChoice bicycle={bicycle} send={send} part="lever" label="Brake levers" options={LEVERS} />
         </Box>
         <Box data-readings sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', pb: 1.5 }}>
           <DriveField bicycle={bicycle} send={send} figure="frame-spacing" label="Between the rear ends" {...spacing} />

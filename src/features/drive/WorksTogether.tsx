@@ -1,7 +1,5 @@
 'use client';
 import Box from '@mui/material/Box';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import type { UsualDrive } from '@/core/drive/usual';
 import { stateOf } from '@/core/vocabulary/verdicts';
 import { matchInput, teethOf } from '@/model/drive/questions';
@@ -10,41 +8,19 @@ import { StateMark } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';
 import { useReckon } from '../workshop/useReckon';
 import type { StageProps } from '../workshop/WorkshopProvider';
+import { DriveChoice } from './DriveChoice';
 import { DriveField } from './DriveField';
 import { TheRest } from './TheRest';
 
 const FAMILY_WORDS = { works: 'Works together', marginal: 'Just about', no: 'Does not work together' } as const;
 
-function Family({
-  bicycle,
-  send,
-  part,
-  label,
-  families,
-}: StageProps & { part: 'shifter' | 'derailleur'; label: string; families: UsualDrive['families'] }) {
-  return (
-    <TextField
-      select
-      label={label}
-      value={bicycle.driveFamilies[part] ?? ''}
-      slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-      onChange={({ target: { value } }) => send({ type: 'sayDriveFamily', part, family: value === '' ? null : value })}
-      sx={{ width: 300, maxWidth: '100%' }}
-    >
-      <MenuItem value="">Not said</MenuItem>
-      {families.map(({ id, use }) => (
-        <MenuItem key={id} value={id}>
-          {id === 'friction' ? 'Friction, no clicks' : `${id.charAt(0).toUpperCase()}${id.slice(1)}, ${use}`}
-        </MenuItem>
-      ))}
-    </TextField>
-  );
-}
+const familyWords = ({ id, use }: UsualDrive['families'][number]) =>
+  id === 'friction' ? 'Friction, no clicks' : `${id.charAt(0).toUpperCase()}${id.slice(1)}, ${use}`;
 
 /** Asked before anything is ordered: will shifter, derailleur, cogs and rings work together? */
 export function WorksTogether({ bicycle, send }: StageProps) {
   const { output: usual } = useReckon('drive.usual', {});
-  const families = usual?.families ?? [];
+  const families = (usual?.families ?? []).map((each) => ({ id: each.id, label: familyWords(each) }));
   const question = matchInput(bicycle);
   const { output, errors } = useReckon('drive.match', question);
   const cogs = teethOf(bicycle, 'cogs');
@@ -53,8 +29,15 @@ export function WorksTogether({ bicycle, send }: StageProps) {
   return (
     <Section title="Will it work together" aside="before anything is ordered">
       <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mb: 1.5 }}>
-        <Family bicycle={bicycle} send={send} part="shifter" label="Shifter" families={families} />
-        <Family bicycle={bicycle} send={send} part="derailleur" label="Rear derailleur" families={families} />
+        <DriveChoice bicycle={bicycle} send={send} part="shifter" label="Shifter" options={families} width={300} />
+        <DriveChoice
+          bicycle={bicycle}
+          send={send}
+          part="derailleur"
+          label="Rear derailleur"
+          options={families}
+          width={300}
+        />
       </Box>
       <Box data-readings sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mb: 1.5 }}>
         <DriveField
