@@ -15,7 +15,7 @@ const transform = {
 const shared = {
   transform,
   transformIgnorePatterns: [
-    '/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|@tanstack|@noble)/)',
+    '/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|@tanstack|@noble|pitchy|pitchy|fft.js)/)',
   ],
   // Looked up through the runner's sandbox each of these costs a walk; the long sums are seven times quicker so.
   sandboxInjectedGlobals: ['Math', 'Number', 'Object', 'Array', 'Map', 'Set', 'JSON', 'String', 'Float64Array'],

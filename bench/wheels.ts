@@ -1,9 +1,8 @@
 import { answer } from '@/core/calculator';
 import { wheelsTrue, type TrueQuestion } from '@/core/wheels/trueWheel';
-import { rimOf, rimRow } from '@/core/wheels/wheelInfluence';
-import { ratioOf } from '@/core/wheels/tensionRatio';
+import { hiddenOf, withoutPushing } from '@/core/wheels/madeUp';
 import { uniformStream } from '@/core/money/streams';
-import { HiddenWheel, neglected, readOff, type WheelState } from '@/core/practice/wheel';
+import { neglected, readOff, type HiddenWheel, type WheelState } from '@/core/practice/wheel';
 import { line, timed } from './line';
 
 const WHEELS = [
@@ -45,25 +44,8 @@ export function hiddenWheel(
   const of = WHEELS[seed % WHEELS.length]!;
   const next = uniformStream(seed, 'hidden wheel');
   const stiff = times ?? (next() < 0.5 ? 0.7 : 1.3);
-  const rim = rimOf(of.rimClass, of.rimRadiusMm, stiff);
-  const row = rimRow(of.rimClass, of.rimRadiusMm);
-  const tight = ((row.tensionMinN + row.tensionMaxN) / 2) * 0.95;
-  const tightSide = of.flanges.leftOffsetMm < of.flanges.rightOffsetMm ? 'left' : 'right';
-  const other = tight * ratioOf({ ...of, mirrored: false }, tightSide);
-  const wheel = new HiddenWheel({
-    ...of,
-    spokeDiameterMm: 2,
-    pitchMm: 0.4536,
-    sidewaysNmm2: rim.lateralNmm2,
-    inPlaneNmm2: rim.radialNmm2,
-    twistNmm2: rim.twistNmm2,
-    stretchN: rim.stretchN,
-    leftN: tightSide === 'left' ? tight : other,
-    rightN: tightSide === 'right' ? tight : other,
-  });
-  // A spoke pushes nothing: a wheel so far out that one would is a little less so.
-  const turns = neglected(seed, of.spokes);
-  while (Math.min(...wheel.stands(turns).tensionN) < 80) for (const [i, each] of turns.entries()) turns[i] = 0.9 * each;
+  const { wheel } = hiddenOf({ ...of, mirrored: false }, stiff, 0.95);
+  const turns = withoutPushing(wheel, neglected(seed, of.spokes), 80);
   return { wheel, of, turns };
 }
 

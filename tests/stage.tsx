@@ -27,7 +27,15 @@ function Held({ Stage, form }: { Stage: ComponentType<StageViewProps>; form?: Fo
   return (
     <HandProvider>
       {form && place && (
-        <PartSheet bicycle={bicycle} place={place} form={form} phone={false} locator={null} otherwise={null} />
+        <PartSheet
+          bicycle={bicycle}
+          place={place}
+          form={form}
+          stage="rebuild"
+          phone={false}
+          locator={null}
+          otherwise={null}
+        />
       )}
       <Stage bicycle={bicycle} send={send} place={place} onPlace={onPlace} lookOver={null} noting={false} />
     </HandProvider>

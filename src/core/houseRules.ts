@@ -23,7 +23,9 @@ export interface HouseRule {
     | 'padToe'
     | 'leverGrip'
     | 'masterCylinder'
-    | 'chainLube';
+    | 'chainLube'
+    | 'spoiltNipple'
+    | 'spokesPull';
   title: string;
   options: RuleOption[];
 }
@@ -221,6 +223,38 @@ export const HOUSE_RULES: HouseRule[] = [
         value: 'wax',
         label: 'With wax',
         words: 'Clean to bare metal and waxed: nothing oily on cogs, rings and pulleys after that.',
+      },
+    ],
+  },
+  {
+    key: 'spoiltNipple',
+    title: 'A nipple that rounds off',
+    options: [
+      {
+        value: 'one',
+        label: 'Is renewed by itself',
+        words: 'One at a time with the tyre off; after the third all of them are counted up.',
+      },
+      {
+        value: 'all',
+        label: 'Means all of them new',
+        words: 'When one goes, the next go too: the wheel gets new nipples at the first.',
+      },
+    ],
+  },
+  {
+    key: 'spokesPull',
+    title: 'Spokes that pull',
+    options: [
+      {
+        value: 'outside',
+        label: 'Lie outside the flange',
+        words: 'Elbow inside, the spoke outside: a wider base, and a chain that comes off jams under it.',
+      },
+      {
+        value: 'inside',
+        label: 'Lie inside the flange',
+        words: 'Elbow outside, the spoke inside: under load it draws away from the derailleur.',
       },
     ],
   },

@@ -14,4 +14,5 @@ export * as prove from './prove/calculators';
 export * as rebuild from './rebuild/calculators';
 export * as setup from './setup/calculators';
 export * as strip from './strip/calculators';
+export * as tyres from './tyres/calculators';
 export * as wheels from './wheels/calculators';

@@ -10,3 +10,4 @@ export { prove } from './prove/declared';
 export { rebuild } from './rebuild/declared';
 export { setup } from './setup/declared';
 export { strip } from './strip/declared';
+export { wheels } from './wheels/declared';

@@ -13,5 +13,6 @@ export * as prove from './prove/subject';
 export * as rebuild from './rebuild/subject';
 export * as setup from './setup/subject';
 export * as strip from './strip/subject';
+export * as tyres from './tyres/subject';
 export * as wheels from './wheels/subject';
 export * as work from './work/subject';

@@ -19,6 +19,7 @@ export const SUBJECTS: Record<string, Subject> = {
   rebuild: () => import('@/core/rebuild/calculators'),
   setup: () => import('@/core/setup/calculators'),
   strip: () => import('@/core/strip/calculators'),
+  tyres: () => import('@/core/tyres/calculators'),
   wheels: () => import('@/core/wheels/calculators'),
 };
 

@@ -15,5 +15,7 @@ export const houseRules = z.strictObject({
   padToe: z._default(z.enum(['toed', 'square']), 'toed').check(z.describe('pads of rim brakes')),
   leverGrip: z._default(z.enum(['turn', 'hold']), 'turn').check(z.describe('levers on a flat bar in a crash')),
   masterCylinder: z._default(z.enum(['rebuild', 'renew']), 'renew'),
+  spoiltNipple: z._default(z.enum(['one', 'all']), 'one').check(z.describe('a nipple that rounds off')),
+  spokesPull: z._default(z.enum(['outside', 'inside']), 'outside').check(z.describe('pulling spokes at the flange')),
   chainLube: z._default(z.enum(['drop', 'wax']), 'drop').check(z.describe('how a chain is lubricated')),
 });

@@ -1,4 +1,7 @@
+import { wheelsCause } from './cause';
 import { wheelsClasses } from './classes';
+import { wheelsLacing } from './lacing';
+import { wheelsSpoilt } from './spoilt';
 import { wheelsSpin } from './spin';
 import { wheelsSpokeLength } from './spokeLength';
 import { wheelsTensionRatio } from './tensionRatio';
@@ -14,5 +17,8 @@ export const calculators = [
   wheelsSpokeLength,
   wheelsTyreFit,
   wheelsSpin,
+  wheelsCause,
+  wheelsLacing,
+  wheelsSpoilt,
   wheelsClasses,
 ] as const;

@@ -149,13 +149,42 @@ function movesOf(n: number, step: number, stuck: ReadonlySet<number>, together: 
 }
 
 /**
+ * Turns of whole sides that bring the rim back to its middle, the same on all of a side, so that its tension stays even: the other side tighter,
+ * or, where that has enough already, this side looser; both where one alone does not reach. Nothing where the middle lies inside.
+ */
+export function middleRound(influence: Influence, wanted: Wanted, maxTurns: number): Float64Array {
+  const { n } = influence;
+  const none = new Float64Array(n);
+  const { dishMm, limits, isLeft, stepTurns, stuck } = wanted;
+  if (dishMm === null || Math.abs(dishMm) <= limits.dishMm + 1e-9) return none;
+  const offLeft = dishMm > 0;
+  const sides = (tighter: number, looser: number) =>
+    Float64Array.from(isLeft, (left, i) => (stuck.has(i) ? 0 : left === offLeft ? -looser : tighter));
+  const dishAfter = (turns: Float64Array) =>
+    Math.abs(dishMm + mean(stateAfter(influence, wanted, turns).lateral) - mean(wanted.lateralMm));
+  const isTooTight = (turns: Float64Array) =>
+    stateAfter(influence, wanted, turns).tension.some((each, i) => turns[i]! > 0 && each > limits.maxTensionN);
+  const steps = Array.from({ length: Math.floor(maxTurns / stepTurns + 1e-9) }, (_, i) => (i + 1) * stepTurns);
+  const reaches = (turns: Float64Array) => dishAfter(turns) <= limits.dishMm * TARGET;
+  const best = (list: Float64Array[]) =>
+    list
+      .filter((turns) => !isTooTight(turns))
+      .reduce((least, turns) => (dishAfter(turns) < dishAfter(least) - 1e-9 ? turns : least), none);
+  const [tighter, looser] = [best(steps.map((by) => sides(by, 0))), best(steps.map((by) => sides(0, by)))];
+  if (reaches(tighter)) return tighter;
+  if (reaches(looser)) return looser;
+  return best([tighter, looser, ...steps.map((by) => sides(by, by))]);
+}
+
+/**
  * The round: step by step whichever nipple takes most of the fault away, two at once where one alone helps no more, until all lies
  * within its target; then whatever is not needed is taken out again. A nipple that is new to the round has to earn more than one
  * that is in it.
  */
 export function planRound(influence: Influence, wanted: Wanted, maxTurns = wanted.maxTurns): Float64Array {
   const { n } = influence;
-  const turns = new Float64Array(n);
+  const whole = middleRound(influence, wanted, maxTurns);
+  const turns = Float64Array.from(whole);
   const state = stateAfter(influence, wanted, turns);
   const make = (move: Move, sign: 1 | -1) => {
     for (const { nipple, by } of move) shift(state, influence, nipple, sign * by);
@@ -187,15 +216,15 @@ export function planRound(influence: Influence, wanted: Wanted, maxTurns = wante
     make(best.move, 1);
     fault = best.fault;
   }
-  prune(influence, wanted, turns, state);
+  prune(influence, wanted, turns, state, whole);
   return turns;
 }
 
 /** Takes out of a round what it does not need: a nipple whose turn may stay undone without anything leaving its target. */
-function prune(influence: Influence, wanted: Wanted, turns: Float64Array, state: State): void {
+function prune(influence: Influence, wanted: Wanted, turns: Float64Array, state: State, whole: Float64Array): void {
   if (!isInside(state, wanted, TARGET)) return;
   const used = [...turns.keys()]
-    .filter((i) => turns[i] !== 0)
+    .filter((i) => turns[i] !== 0 && whole[i] === 0)
     .toSorted((a, b) => Math.abs(turns[a]!) - Math.abs(turns[b]!));
   for (const nipple of used) {
     const undone = -turns[nipple]!;

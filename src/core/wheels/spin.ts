@@ -1,10 +1,12 @@
 import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
-import { HiddenWheel, neglected, readOff } from '../practice/wheel';
+import { mean, plainZero } from '../numbers';
+import { readOff } from '../practice/wheel';
+import { sufferingOf, WHEEL_FAULTS } from '../practice/wheelFaults';
 import { remembered } from '../remembered';
 import { crossings, flanges, rimRadiusMm, spokeCount } from './laced';
-import { ratioOf } from './tensionRatio';
-import { RIM_CLASSES, rimOf, rimRow } from './wheelInfluence';
+import { hiddenOf, withoutPushing } from './madeUp';
+import { RIM_CLASSES } from './wheelInfluence';
 
 const shape = z.strictObject({
   spokes: spokeCount,
@@ -16,6 +18,7 @@ const shape = z.strictObject({
     .string()
     .check(z.refine((id) => RIM_CLASSES.includes(id), { error: `one of: ${RIM_CLASSES.join(', ')}` })),
   seed: z.number().check(z.multipleOf(1), z.gte(1), z.lte(2_147_483_647)),
+  fault: z._default(z.enum(WHEEL_FAULTS), 'neglected'),
   made: z
     ._default(z.array(z.number().check(z.gte(-40), z.lte(40))).check(z.maxLength(48)), [])
     .check(z.describe('turns of each nipple since it came into the stand; none where it was not touched')),
@@ -32,49 +35,24 @@ export interface Spun {
   lateralMm: number[];
   radialMm: number[];
   tensionN: number[];
+  /** The rim’s middle off the middle between the locknuts, + left. */
+  dishMm: number;
+  /** Nipples that do not turn, whatever is tried. */
+  seized: number[];
 }
 
 /** A tenth of each turn is lost as the spoke winds up. */
 const GETS = 0.9;
-/** A spoke pushes nothing: a wheel so far out that one would is a little less so. */
 const LEAST_SHARE = 0.15;
-const MOST_TIMES = 40;
 
 type Of = Omit<z.output<typeof shape>, 'made' | 'round'>;
 
-/** A made-up wheel with its nipples as it was neglected; how stiff it really is hangs on its seed. */
-const madeUp = remembered(({ seed, mirrored, rimClass, ...of }: Of) => {
-  const rim = rimOf(rimClass, of.rimRadiusMm, 0.75 + ((seed * 7919) % 100) / 200);
-  const row = rimRow(rimClass, of.rimRadiusMm);
-  const tight = (row.tensionMinN + row.tensionMaxN) / 2;
-  const { leftRadiusMm, rightRadiusMm, leftOffsetMm, rightOffsetMm } = of.flanges;
-  const own = mirrored
-    ? {
-        leftRadiusMm: rightRadiusMm,
-        rightRadiusMm: leftRadiusMm,
-        leftOffsetMm: rightOffsetMm,
-        rightOffsetMm: leftOffsetMm,
-      }
-    : of.flanges;
-  const isLeftTight = own.leftOffsetMm < own.rightOffsetMm;
-  const other = tight * ratioOf({ ...of, flanges: own, mirrored: false }, isLeftTight ? 'left' : 'right');
-  const wheel = new HiddenWheel({
-    ...of,
-    flanges: own,
-    spokeDiameterMm: 2,
-    pitchMm: 0.4536,
-    sidewaysNmm2: rim.lateralNmm2,
-    inPlaneNmm2: rim.radialNmm2,
-    twistNmm2: rim.twistNmm2,
-    stretchN: rim.stretchN,
-    leftN: isLeftTight ? tight : other,
-    rightN: isLeftTight ? other : tight,
-  });
-  let turns = neglected(seed, of.spokes);
-  const least = LEAST_SHARE * Math.min(wheel.spec.leftN, wheel.spec.rightN);
-  for (let i = 0; i < MOST_TIMES && Math.min(...wheel.stands(turns).tensionN) < least; i++)
-    turns = turns.map((each) => 0.8 * each);
-  return { wheel, turns };
+/** A made-up wheel with its nipples as its fault has them; how stiff it really is hangs on its seed. */
+const madeUp = remembered(({ seed, fault, ...of }: Of) => {
+  const { turns, tightShare, bent, seized } = sufferingOf(fault, seed, of.spokes);
+  const { wheel, usualN } = hiddenOf(of, 0.75 + ((seed * 7919) % 100) / 200, tightShare);
+  const least = LEAST_SHARE * Math.min(usualN.left, usualN.right);
+  return { wheel, turns: withoutPushing(wheel, turns, least), bent, seized };
 }, 4);
 
 /**
@@ -97,15 +75,20 @@ export const wheelsSpin = defineCalculator({
   },
   input,
   run({ made, round, ...of }): Spun {
-    const { wheel, turns } = madeUp(of);
-    const stands = wheel.stands(turns.map((each, i) => each + GETS * (made[i] ?? 0)));
+    const { wheel, turns, bent, seized } = madeUp(of);
+    const stands = wheel.stands(
+      turns.map((each, i) => each + (seized.includes(i) ? 0 : GETS * (made[i] ?? 0))),
+      bent,
+    );
     const read = readOff(stands, of.seed, round);
-    const hundredths = (each: number) => Math.round(each * 100) / 100;
+    const hundredths = (each: number) => plainZero(Math.round(each * 100) / 100);
     const side = of.mirrored ? -1 : 1;
     return {
-      lateralMm: read.lateralMm.map((each) => hundredths(side * each) + 0),
-      radialMm: read.radialMm.map((each) => hundredths(each) + 0),
+      lateralMm: read.lateralMm.map((each) => hundredths(side * each)),
+      radialMm: read.radialMm.map((each) => hundredths(each)),
       tensionN: read.tensionN.map((each) => Math.round(each / 10) * 10),
+      dishMm: hundredths(side * mean(stands.lateralMm)),
+      seized,
     };
   },
 });

@@ -4,17 +4,17 @@ import { atLeast, moreThan, plainZero, roundTo } from '../numbers';
 import { row, type Judged } from '../verdict';
 import { crossings, flanges, rimRadiusMm, spokeCount } from './laced';
 import { learnStiffness } from './learnStiffness';
+import { tensionOf, tensionReadings, type TensionMeans } from './readTension';
 import { isInside, planRound, spread, stateAfter, type State, type Wanted } from './round';
 import { sideOf } from './spokes';
 import { ratioOf } from './tensionRatio';
 import { influenceFor, RIM_CLASSES, rimRow, type WheelOf } from './wheelInfluence';
 
 const reading = z.nullable(z.number().check(z.gte(-15), z.lte(15)));
-const tension = z.nullable(z.number().check(z.gte(0), z.lte(4000)));
 const readings = z.strictObject({
   lateralMm: z.array(reading).check(z.describe('at each spoke from the valve hole, left +; at least three known')),
   radialMm: z.optional(z.array(reading)).check(z.describe('outwards +')),
-  tensionN: z.optional(z.array(tension)),
+  ...tensionReadings,
 });
 const spoke = z.number().check(z.multipleOf(1), z.gte(0), z.lte(47), z.describe('from the valve hole, the first is 0'));
 
@@ -77,7 +77,7 @@ const input = rule(
       ['readings'],
       (q) =>
         listsOf(q).every((each) =>
-          [each.lateralMm, each.radialMm, each.tensionN].every(
+          [each.lateralMm, each.radialMm, each.tensionN, each.toneHz, each.feels].every(
             (list) => list === undefined || list.length === q.spokes,
           ),
         ),
@@ -88,10 +88,13 @@ const input = rule(
     'three readings at least',
   ),
   ['stuck'],
-  ({ spokes, stuck, loose, history }) =>
-    [...stuck, ...loose, ...history.flatMap(({ turns }) => turns.map((each) => each.spoke))].every(
-      (each) => each < spokes,
-    ),
+  ({ spokes, stuck, loose, history, readings: { metered } }) =>
+    [
+      ...stuck,
+      ...loose,
+      ...(metered ? [metered.spoke] : []),
+      ...history.flatMap(({ turns }) => turns.map((each) => each.spoke)),
+    ].every((each) => each < spokes),
   ({ spokes }) => `there are ${spokes} spokes, the first is 0`,
 );
 export type TrueQuestion = z.input<typeof shape>;
@@ -110,6 +113,15 @@ export interface TrueRound extends Judged<TrueVerdict> {
   words: string;
   /** How many times as stiff as its class its rounds showed it to be. */
   timesAsStiff: number;
+  /** Why truing stops here, whatever the trace says; null where it may go on. */
+  stop: string | null;
+  /** How tension was read, and each spoke against the mean of its side; newtons where a meter stands behind them. */
+  tension: {
+    by: TensionMeans;
+    isAbsolute: boolean;
+    shares: (number | null)[];
+    meanN: { left: number; right: number };
+  } | null;
 }
 
 /** More than so many stuck nipples and the wheel gets new ones. */
@@ -146,7 +158,12 @@ const sideMean = (tension: Float64Array, isLeft: readonly boolean[], left: boole
 };
 
 /** The figures of a state, from the spokes that were read. */
-function figuresOf(state: State, { readings: now, dishMm }: Question, wanted: Wanted): WheelFigures {
+function figuresOf(
+  state: State,
+  { readings: now, dishMm }: Question,
+  wanted: Wanted,
+  tensionRead: readonly (number | null)[] | null,
+): WheelFigures {
   const read = (values: Float64Array, list: readonly (number | null)[]) =>
     spread(values.filter((_, i) => list[i] !== null));
   const moved = state.lateral.reduce((a, b) => a + b, 0) - wanted.lateralMm.reduce((a, b) => a + b, 0);
@@ -158,11 +175,39 @@ function figuresOf(state: State, { readings: now, dishMm }: Question, wanted: Wa
     lateralMm: plainZero(read(state.lateral, now.lateralMm)),
     radialMm: now.radialMm && known(now.radialMm).length > 0 ? read(state.radial, now.radialMm) : null,
     tensionShare:
-      now.tensionN && known(now.tensionN).length > 0
-        ? Math.max(...[...state.tension].map((at, i) => (now.tensionN![i] === null ? 0 : share(i, at))))
-        : null,
+      tensionRead === null
+        ? null
+        : Math.max(...[...state.tension].map((at, i) => (tensionRead[i] === null ? 0 : share(i, at)))),
     dishMm: dishMm === null ? null : plainZero(dishMm + moved / state.lateral.length),
   };
+}
+
+/** So many rounds without gain are enough, and gain is more than this. */
+const GAINLESS_ROUNDS = 3;
+const GAIN_MM = 0.05;
+/** Of its side's mean: slack, and tight beside it. */
+const SLACK_SHARE = 0.4;
+const TIGHT_SHARE = 1.5;
+
+/** Why truing stops here, whatever the trace still says; null where it may go on. */
+function stopOf({ history, spokes }: Question, shares: readonly (number | null)[], over: number[]): string | null {
+  const gained = history.slice(-GAINLESS_ROUNDS).map(({ before, after }) => {
+    const [was, is] = [known(before.lateralMm), known(after.lateralMm)];
+    return was.length === 0 || is.length === 0 ? Infinity : spread(was) - spread(is);
+  });
+  if (gained.length === GAINLESS_ROUNDS && gained.every((each) => each < GAIN_MM))
+    return 'Three rounds without gain: stop here. The rim is bent, or the wheel wanders on its bearing.';
+  if (over.length > 0)
+    return over.length === 1
+      ? `Spoke ${over[0]! + 1} has more than this rim takes: it may only be let off.`
+      : `Spokes ${over.map((each) => each + 1).join(', ')} have more than this rim takes: they may only be let off.`;
+  const tight = shares.findIndex((share, i) => {
+    const neighbours = [shares[(i + 2) % spokes], shares[(i - 2 + spokes) % spokes]];
+    return share !== null && share > TIGHT_SHARE && neighbours.some((each) => each != null && each < SLACK_SHARE);
+  });
+  return tight < 0
+    ? null
+    : `Spoke ${tight + 1} is tight beside a slack one: a rim that is held straight so is bent, and breaks spokes later.`;
 }
 
 const inQuarters = (turns: number, step: number, most: number) =>
@@ -240,34 +285,56 @@ function run(question: Question): TrueRound {
     mostN: (rim.tensionMinN + rim.tensionMaxN) / 2,
   };
   const usual = { tight: tight.mostN, other: tight.mostN * tight.ratio };
-  const tensionN = now.tensionN && known(now.tensionN).length > 0 ? filledTension(now.tensionN, isLeft) : null;
+  const usualN =
+    tightSide === 'left' ? { left: usual.tight, right: usual.other } : { left: usual.other, right: usual.tight };
+  const told = tensionOf(now, isLeft, usualN);
+  const tensionN = told ? filledTension(told.tensionN, isLeft) : null;
+  // What is no newton is held against no limit in newtons.
+  const maxTensionN = told?.isAbsolute === false ? Infinity : (limits.maxTensionN ?? rim.typicalMaxSpokeTensionN);
   const wanted: Wanted = {
     lateralMm: filled(now.lateralMm),
     radialMm: now.radialMm && known(now.radialMm).length > 0 ? filled(now.radialMm) : null,
     tensionN,
     dishMm,
     isLeft,
-    limits: { ...limits, maxTensionN: limits.maxTensionN ?? rim.typicalMaxSpokeTensionN },
-    usualN:
-      tightSide === 'left' ? { left: usual.tight, right: usual.other } : { left: usual.other, right: usual.tight },
+    limits: { ...limits, maxTensionN },
+    usualN,
     stuck: new Set(question.stuck),
     stepTurns,
     maxTurns,
   };
+  const shares =
+    told && tensionN
+      ? told.tensionN.map((each, i) =>
+          each === null ? null : each / Math.max(sideMean(tensionN, isLeft, isLeft[i]!), 1e-9),
+        )
+      : [];
+  const over = (told?.tensionN ?? []).flatMap((each, i) => (each !== null && moreThan(each, maxTensionN) ? [i] : []));
+  const stop = stopOf(question, shares, over);
   const nothing = new Float64Array(spokes);
   const standing = stateAfter(influence, wanted, nothing);
   const tell = (verdict: TrueVerdict, turns: Float64Array, more: string[] = []): TrueRound => {
     const then = stateAfter(influence, wanted, turns);
     const list = [...turns.keys()].flatMap((i) => (turns[i] === 0 ? [] : [{ spoke: i, turns: turns[i]! }]));
-    const figures = figuresOf(then, question, wanted);
+    const figures = figuresOf(then, question, wanted, told?.tensionN ?? null);
     return {
       turns: list,
-      now: figuresOf(standing, question, wanted),
+      now: figuresOf(standing, question, wanted, told?.tensionN ?? null),
       predicted: figures,
       verdict,
       words: WORDS[verdict],
-      reasons: [WORDS[verdict], ...more],
+      stop,
+      reasons: [WORDS[verdict], ...more, ...(stop ? [stop] : [])],
       timesAsStiff: times,
+      tension:
+        told && tensionN
+          ? {
+              by: told.by,
+              isAbsolute: told.isAbsolute,
+              shares,
+              meanN: { left: sideMean(tensionN, isLeft, true), right: sideMean(tensionN, isLeft, false) },
+            }
+          : null,
       working: [
         row('n', 'nipples turned', list.length),
         row(
@@ -288,6 +355,8 @@ function run(question: Question): TrueRound {
   const isSlack =
     tightMean !== null &&
     otherMean !== null &&
+    // Tones without a metered spoke tell evenness and nothing of how tight.
+    (told?.isAbsolute === true || told?.by === 'feel') &&
     (!atLeast(tightMean, tight.leastN / 2) || !atLeast(otherMean, (tight.leastN * tight.ratio) / 2));
   const isLoose = moreThan(loose.length, spokes * MANY_LOOSE);
   if (isSlack || loose.length > 0) {
@@ -297,7 +366,11 @@ function run(question: Question): TrueRound {
         ? [`${loose.length === 1 ? 'One is' : `${loose.length} are`} turned by finger: up to the neighbours first.`]
         : []),
       ...(isSlack
-        ? [`The tighter side has ${Math.round(tightMean)} N: such a rim is built to ${rim.tensionMinN} and more.`]
+        ? [
+            told?.isAbsolute
+              ? `The tighter side has ${Math.round(tightMean)} N: such a rim is built to ${rim.tensionMinN} and more.`
+              : 'It feels slack all over.',
+          ]
         : []),
     ]);
   }

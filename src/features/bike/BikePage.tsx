@@ -290,6 +290,7 @@ function OpenBicycle({ bicycle, at }: { bicycle: Bicycle; at: Stage }) {
           signs={signs}
           lookOver={known.lookOver}
           current={atHand.current}
+          stage={stage.id}
           atHand={atHand.onCard ? 'section' : stage.atHand}
           onWhole={atHand.closePlace}
           small={!stage.atStand}

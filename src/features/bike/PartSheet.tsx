@@ -3,17 +3,20 @@ import Box from '@mui/material/Box';
 import ExpandLess from '@mui/icons-material/ExpandLess';
 import ExpandMore from '@mui/icons-material/ExpandMore';
 import IconButton from '@mui/material/IconButton';
-import { useState, type ReactNode } from 'react';
+import { Suspense, useState, type ReactNode } from 'react';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Bicycle } from '@/model/record';
+import type { Stage } from '@/model/stages';
 import { useHandNow } from '../at-hand/hand';
 import { isDrawn, PartAtHand, useAssemblyAt, type Form } from '../at-hand/PartAtHand';
+import { useDeclared } from '../workshop/declared';
 
 /** The sheet with a place open: its part fills the column; on a phone it is a strip until more of it is asked for. */
 export function PartSheet({
   bicycle,
   place,
   form,
+  stage,
   phone,
   locator,
   otherwise,
@@ -21,6 +24,7 @@ export function PartSheet({
   bicycle: Bicycle;
   place: string;
   form: Form;
+  stage: Stage;
   phone: boolean;
   /** The whole bicycle, small: on a phone it stands in the strip. */
   locator: ReactNode;
@@ -29,7 +33,20 @@ export function PartSheet({
 }) {
   const { hand, tap } = useHandNow();
   const [whole, setWhole] = useState(false);
-  if (!isDrawn(useAssemblyAt(bicycle, place)))
+  const isPart = isDrawn(useAssemblyAt(bicycle, place));
+  const own = useDeclared()
+    .flatMap(({ drawings }) => drawings ?? [])
+    .find(({ at, of }) => at.includes(stage) && of(place, bicycle));
+  // On a phone it is drawn where it is tapped, in the stage.
+  if (own && !phone)
+    return (
+      <Box sx={{ width: '100%' }}>
+        <Suspense fallback={<p role="status">Drawing it…</p>}>
+          <own.view.View bicycle={bicycle} place={place} />
+        </Suspense>
+      </Box>
+    );
+  if (own || !isPart)
     return phone ? (
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, width: '100%' }}>
         {locator}

@@ -13,6 +13,7 @@ import type { PlacedSign } from '@/core/drawing/svg';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { LookOver } from '@/core/inspect/lookOver';
 import type { Bicycle } from '@/model/record';
+import type { Stage } from '@/model/stages';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
 import { DrawingLegend } from '@/ui/drawing/DrawingLegend';
 import { useKeys } from '@/ui/keys/useKeys';
@@ -162,6 +163,7 @@ export function Sheet({
   signs,
   lookOver,
   current,
+  stage,
   atHand,
   onWhole,
   clock,
@@ -179,6 +181,7 @@ export function Sheet({
   signs: PlacedSign[];
   lookOver: LookOver | null;
   current: string | null;
+  stage: Stage;
   /** In which form the part of an open place fills the sheet; left out, the bicycle stays until it is asked for. */
   atHand?: Form;
   onWhole(): void;
@@ -265,6 +268,7 @@ export function Sheet({
             bicycle={bicycle}
             place={partOf}
             form={atHand ?? 'section'}
+            stage={stage}
             phone={phone}
             locator={locator}
             otherwise={drawing}

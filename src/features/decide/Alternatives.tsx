@@ -21,7 +21,16 @@ const SOURCES = [
 type Source = (typeof SOURCES)[number]['id'];
 
 /** Ways to do one thing, side by side: minutes, parts, wait, and what each comes to with the hours counted. */
-export function Alternatives({ ways, bicycle, wage, send }: { ways: ProposedJob[]; wage: number } & StageProps) {
+export function Alternatives({
+  ways,
+  bicycle,
+  wage,
+  send,
+}: {
+  /** `works` is how often a way comes out. */
+  ways: (ProposedJob & { works?: number })[];
+  wage: number;
+} & StageProps) {
   const { currency } = useSettings();
   const [source, setSource] = useState<Source>('new');
   const stock = useWorkshopState((state) => state.stock);
@@ -34,11 +43,12 @@ export function Alternatives({ ways, bicycle, wage, send }: { ways: ProposedJob[
   };
   const inDrawer = ways.some(({ place, parts }) => parts.high > 0 && drawerCost(place) !== null);
   const { output } = useReckon('decide.weigh', {
-    options: ways.map(({ rule, title, minutes, parts, place }) => ({
+    options: ways.map(({ rule, title, minutes, parts, place, works }) => ({
       id: rule,
       label: title,
       minutes,
       parts,
+      ...(works !== undefined && { works }),
       source: source === 'drawer' && drawerCost(place) === null ? ('new' as const) : source,
       ...(source === 'drawer' && drawerCost(place) !== null && { drawerCost: drawerCost(place)! }),
     })),

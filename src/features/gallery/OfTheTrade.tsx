@@ -1,6 +1,8 @@
 'use client';
 import Box from '@mui/material/Box';
 import type { Feel } from '@/core/drive/shifts';
+import { newBicycle } from '@/model/fresh';
+import { usualBuild } from '@/model/wheels/questions';
 import { LargeFigures } from '@/ui/LargeFigures';
 import { Section } from '@/ui/Section';
 import { Cassette } from '../drive/Cassette';
@@ -26,6 +28,9 @@ const reading = (lateralMm: number[]) => ({
   dishMm: null,
 });
 
+const FRESH = newBicycle('gallery', '2026-01-01T09:00:00.000Z', 'Gallery');
+const GALLERY = { ...FRESH, wheelBuilds: { front: { ...usualBuild(FRESH, 'front'), spokes: 32 } } };
+
 /** Gears on their axis, shifts on their cogs, a wheel in its stand, figures side by side. */
 export function OfTheTrade() {
   const { output } = useReckon('drive.gears', TOURING);
@@ -46,13 +51,18 @@ export function OfTheTrade() {
       />
       <Box sx={{ mt: 2 }}>
         <WheelFigure
-          spokes={32}
-          mirrored={false}
-          reading={reading(SWING.map((mm) => mm / 3))}
-          before={reading(SWING)}
-          order={[7, 8, 10]}
-          next={8}
-          chosen={null}
+          bicycle={GALLERY}
+          end="front"
+          wheel={{
+            build: GALLERY.wheelBuilds.front!,
+            last: reading(SWING.map((mm) => mm / 3)),
+            before: reading(SWING),
+            round: null,
+            cause: null,
+            truth: null,
+            pending: false,
+          }}
+          atHand={8}
         />
       </Box>
     </Section>

@@ -31,6 +31,8 @@ const RUN_ON = {
     leverGrip: 'turn',
     masterCylinder: 'renew',
     chainLube: 'drop',
+    spoiltNipple: 'one',
+    spokesPull: 'outside',
   },
 } as const;
 

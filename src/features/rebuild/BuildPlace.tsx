@@ -113,8 +113,12 @@ export function BuildPlace({
         <>
           <Joints send={send} joints={output.joints.filter((joint) => joint.place === place)} />
           {isBrake(place) && <AskBrake bicycle={bicycle} send={send} place={place} />}
-          <SetUp bicycle={bicycle} send={send} place={place} settingUp={settingUp} lookOver={lookOver} />
-          {wheelEnd && <WheelAt bicycle={bicycle} send={send} end={wheelEnd} />}
+          {wheelEnd ? (
+            // What goes round truing is part of the wheel itself.
+            <WheelAt bicycle={bicycle} send={send} end={wheelEnd} settingUp={settingUp} lookOver={lookOver} />
+          ) : (
+            <SetUp bicycle={bicycle} send={send} place={place} settingUp={settingUp} lookOver={lookOver} />
+          )}
           <DriveAt bicycle={bicycle} send={send} place={place} />
           {isBrake(place) && <BrakeForce bicycle={bicycle} send={send} place={place} />}
           {(place === 'cables.brake' || place === 'cables.gear') && (

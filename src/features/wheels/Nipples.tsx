@@ -1,34 +1,48 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { useState } from 'react';
 import { own } from '@/core/own';
-import type { WheelEnd } from '@/model/wheels/part';
+import { NIPPLES, type NippleState, type WheelEnd } from '@/model/wheels/part';
+import { Choices } from '@/ui/Choices';
 import type { StageProps } from '../workshop/WorkshopProvider';
+import { NIPPLE_WORDS } from './words';
 
-const NEXT = { turns: 'loose', loose: 'stuck', stuck: null } as const;
-const WORDS = { loose: 'turned by finger', stuck: 'stuck' } as const;
+const MARK: Record<NippleState, string> = { loose: '~', stuck: '✕', rounded: '○', renewed: '+' };
+const AS: { id: NippleState; label: string }[] = NIPPLES.map((id) => ({
+  id,
+  label: `${NIPPLE_WORDS[id].charAt(0).toUpperCase()}${NIPPLE_WORDS[id].slice(1)} ${MARK[id]}`,
+}));
 
-/** Nipples that turn by finger or do not turn at all: a tap goes from one to the next. */
+/** What nipples are besides turning as they should: first what, then a tap on each; a second tap takes it back. */
 export function Nipples({ bicycle, send, end, spokes }: StageProps & { end: WheelEnd; spokes: number }) {
+  const [as, setAs] = useState<NippleState>('loose');
   return (
     <Box>
-      <Box sx={{ mb: 1 }}>A tap: turned by finger. Two: stuck. Three: as it should be.</Box>
+      <Choices label="A tap says" options={AS} value={as} onChoose={(next) => setAs(next)} />
       <Box
-        sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(52px, 1fr))', gap: 0.5, maxWidth: 620 }}
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: 'repeat(auto-fill, minmax(52px, 1fr))',
+          gap: 0.5,
+          maxWidth: 620,
+          mt: 1.5,
+        }}
       >
         {Array.from({ length: spokes }, (_, i) => {
-          const as = own(bicycle.nipples, `${end}/${i}`) ?? null;
+          const is = own(bicycle.nipples, `${end}/${i}`) ?? null;
           return (
             <Button
               key={i}
-              variant={as ? 'contained' : 'outlined'}
-              color={as === 'stuck' ? 'error' : as ? 'primary' : 'inherit'}
-              aria-label={`Nipple ${i + 1}${as ? `, ${WORDS[as]}` : ''}`}
-              sx={{ minWidth: 0, minHeight: 48 }}
-              onClick={() => send({ type: 'markNipple', end, spoke: i, as: NEXT[as ?? 'turns'] })}
+              variant={is ? 'contained' : 'outlined'}
+              color={is === 'stuck' || is === 'rounded' ? 'error' : is ? 'primary' : 'inherit'}
+              aria-pressed={is === as}
+              aria-label={`Nipple ${i + 1}${is ? `, ${NIPPLE_WORDS[is]}` : ''}`}
+              sx={{ minWidth: 0, minHeight: 48, px: 0.25, whiteSpace: 'nowrap' }}
+              onClick={() => send({ type: 'markNipple', end, spoke: i, as: is === as ? null : as })}
             >
               {i + 1}
-              {as === 'stuck' && ' ✕'}
+              {is && ` ${MARK[is]}`}
             </Button>
           );
         })}

@@ -1,77 +1,114 @@
 'use client';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { stateOf } from '@/core/vocabulary/verdicts';
+import { own } from '@/core/own';
+import type { LookOver } from '@/core/inspect/lookOver';
+import type { SettingUp } from '@/core/setup/steps';
 import type { TrueRound } from '@/core/wheels/trueWheel';
-import {
-  asTrued,
-  buildOf,
-  fromLookOver,
-  lastReading,
-  readingBefore,
-  roundNow,
-  spinInput,
-  trueInput,
-} from '@/model/wheels/questions';
+import { asTrued, roundOfAnother, spinInput } from '@/model/wheels/questions';
 import type { WheelEnd, WheelReading } from '@/model/wheels/part';
 import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
 import { Disclosure } from '@/ui/Disclosure';
 import { ReadingField } from '@/ui/ReadingField';
 import { Section } from '@/ui/Section';
-import { StateMark } from '@/ui/StateMark';
-import { Working } from '@/ui/Working';
-import { LargeFigures } from '@/ui/LargeFigures';
 import { useHand } from '../workshop/useHand';
+import { useIsPhone } from '../workshop/useIsPhone';
 import { useReckon } from '../workshop/useReckon';
+import { useToday } from '../workshop/useToday';
 import { useWorkshopName, type StageProps } from '../workshop/WorkshopProvider';
+import { BeforeTurning } from './BeforeTurning';
 import { BuildForm } from './BuildForm';
-import { ByEye } from './ByEye';
+import { Causes } from './Causes';
+import { HubTrace } from './HubTrace';
 import { Nipples } from './Nipples';
+import { ReadWheel } from './ReadWheel';
 import { RoundView } from './RoundView';
+import { SpoiltNipples } from './SpoiltNipples';
+import { useSpokeAtHand } from './spokeAtHand';
+import { Wants } from './Wants';
+import { useWheel, type WheelNow } from './useWheel';
 import { WheelFigure } from './WheelFigure';
 
-/** What the wheel reads now and what the round promises, in figures. */
-function Figures({ round }: { round: TrueRound }) {
-  const { now, predicted } = round;
-  const pair = (before: number, after: number, digits: number, unit: string) =>
-    round.turns.length === 0
-      ? `${before.toFixed(digits)} ${unit}`
-      : `${before.toFixed(digits)} → ${after.toFixed(digits)} ${unit}`;
+const Tones = dynamic(() => import('./Tones').then((module) => module.Tones), {
+  ssr: false,
+  loading: () => <p role="status">One moment…</p>,
+});
+
+/** The steps round truing that come before the first turn; the others come after a round, and after all of them. */
+const BEFORE = ['play-first', 'rim-looked', 'nipples-oiled', 'key-fits'];
+
+/** What belongs to the last reading besides its trace: the middle, tones, what the hub does, and nipples that are not as they should be. */
+function More({
+  bicycle,
+  send,
+  end,
+  wheel: { build, last },
+  standInN,
+  choose,
+}: StageProps & {
+  end: WheelEnd;
+  wheel: WheelNow;
+  standInN: readonly number[] | null;
+  choose(spoke: number | null): void;
+}) {
+  const isDemo = useWorkshopName() === 'demo';
+  if (!build) return null;
+  const put = (reading: WheelReading) => send({ type: 'readWheel', reading });
   return (
-    <LargeFigures
-      figures={[
-        { value: pair(now.lateralMm, predicted.lateralMm, 1, 'mm'), words: 'sideways, from end to end' },
-        ...(now.radialMm === null
-          ? []
-          : [{ value: pair(now.radialMm, predicted.radialMm!, 1, 'mm'), words: 'up and down' }]),
-        ...(now.tensionShare === null
-          ? []
-          : [
-              {
-                value: pair(100 * now.tensionShare, 100 * predicted.tensionShare!, 0, '%'),
-                words: 'the most uneven spoke of its side',
-              },
-            ]),
-        ...(now.dishMm === null
-          ? []
-          : [{ value: pair(now.dishMm, predicted.dishMm!, 1, 'mm'), words: 'off the middle' }]),
-      ]}
-    />
+    <Box sx={{ mt: 2 }}>
+      <Disclosure summary={<>Nipples that turn by finger, are stuck or round off</>} wide>
+        <Nipples bicycle={bicycle} send={send} end={end} spokes={build.spokes} />
+      </Disclosure>
+      {last && (
+        <>
+          <Disclosure summary={<>Its middle{last.dishMm !== null && `: ${last.dishMm} mm off`}</>} wide>
+            <Box data-readings>
+              <ReadingField
+                label="Its middle is off, left +"
+                kind="length"
+                unit="mm"
+                width={220}
+                help="by gauge, or turned round in the stand: half of what it moves"
+                value={last.dishMm}
+                onCommit={(dishMm) => put({ ...last, dishMm })}
+                onClear={() => put({ ...last, dishMm: null })}
+                refuse={(value) => (Math.abs(value) > 30 ? 'at most 30 mm' : null)}
+              />
+            </Box>
+          </Disclosure>
+          <Disclosure summary={<>Tension by tone</>} wide>
+            <Tones build={build} reading={last} standInN={standInN} onRead={put} onSpoke={choose} />
+          </Disclosure>
+          <Disclosure summary={<>A disc or flange that swings</>} wide>
+            <HubTrace reading={last} isDemo={isDemo} onRead={put} />
+          </Disclosure>
+        </>
+      )}
+    </Box>
   );
 }
 
-/** A wheel in the stand: read whole, and trued a round at a time. */
-export function WheelAt({ bicycle, send, end }: StageProps & { end: WheelEnd }) {
+/** A wheel in the stand: read whole, and trued a round at a time, in the order that truing goes. */
+export function WheelAt({
+  bicycle,
+  send,
+  end,
+  settingUp,
+  lookOver,
+}: StageProps & { end: WheelEnd; settingUp: SettingUp; lookOver: LookOver | null }) {
   const { name: by } = useHand();
+  const today = useToday();
+  const phone = useIsPhone();
   const isDemo = useWorkshopName() === 'demo';
   const [building, setBuilding] = useState(false);
-  const [chosen, setChosen] = useState<number | null>(null);
-  const build = buildOf(bicycle, end);
-  // An answer to the reading before is no answer to this one.
-  const { output: answered, pending } = useReckon('wheels.true', trueInput(bicycle, end));
-  const output = pending ? null : answered;
+  const [openId, setOpenId] = useState<string | null>(null);
+  const wheel = useWheel(bicycle, end);
+  const { build, last, round, truth, cause, pending } = wheel;
+  const next = round?.turns.find(({ made }) => !made)?.spoke ?? null;
+  const { chosen, choose } = useSpokeAtHand(next);
   const { output: made, pending: spinning } = useReckon('wheels.spin', isDemo ? spinInput(bicycle, end) : null);
   const spun = spinning ? null : made;
   if (!build || building)
@@ -80,12 +117,15 @@ export function WheelAt({ bicycle, send, end }: StageProps & { end: WheelEnd }) 
         <BuildForm bicycle={bicycle} send={send} end={end} onDone={() => setBuilding(false)} />
       </Section>
     );
-  const last = lastReading(bicycle, end, build.spokes);
-  const known = fromLookOver(bicycle, end, build.spokes);
-  const round = roundNow(bicycle, end, build.spokes);
-  const next = round?.turns.find(({ made }) => !made)?.spoke ?? null;
-  const read = (of: Pick<WheelReading, 'lateralMm' | 'radialMm' | 'tensionN'>) =>
-    send({ type: 'readWheel', reading: { id: newId(), at: nowIso(), by, end, dishMm: null, ...of } });
+  const place = `rim.${end}`;
+  const steps = settingUp.jobs.find((job) => job.place === place && job.job === 'truing')?.steps ?? [];
+  const before = steps.filter(({ id }) => BEFORE.includes(id));
+  const isHeld = before.some(({ done }) => !done);
+  const other = roundOfAnother(bicycle, end, build.spokes);
+  // Whoever reads spoke by spoke is asked on after a reload, until it is said that that is all.
+  const open = bicycle.wheelReadings.find(({ id }) => id === openId) ?? null;
+  const isTurned = round !== null && next === null;
+  const reads = open !== null || last === null || isTurned || last.lateralMm.every((each) => each === null);
   const begin = (turns: TrueRound['turns']) =>
     send({
       type: 'beginRound',
@@ -95,94 +135,77 @@ export function WheelAt({ bicycle, send, end }: StageProps & { end: WheelEnd }) 
         by,
         end,
         reading: last!.id,
-        turns: turns.map((turn) => ({ ...turn, made: false })),
+        turns: turns.map((turn) => ({
+          ...turn,
+          made: false,
+          ...(own(bicycle.nipples, `${end}/${turn.spoke}`) === 'loose' && { loose: true }),
+        })),
       },
     });
-  const isRead = last !== null && (round === null || next !== null);
+  const read = (
+    <ReadWheel
+      bicycle={bicycle}
+      send={send}
+      end={end}
+      build={build}
+      last={last}
+      open={open}
+      spun={spun}
+      chosen={chosen}
+      choose={choose}
+      onOpen={setOpenId}
+    />
+  );
+  const figure = phone && (
+    <WheelFigure bicycle={bicycle} end={end} wheel={wheel} atHand={chosen} onTap={(spoke) => choose(spoke)} />
+  );
   return (
     <Section title="The wheel in the stand" aside={`${build.spokes} spokes, crossed ${build.crossings}`}>
-      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '290px minmax(0, 1fr)' }, gap: 2 }}>
-        <WheelFigure
-          spokes={build.spokes}
-          mirrored={build.mirrored}
-          reading={last}
-          before={round ? null : readingBefore(bicycle, end, build.spokes)}
-          order={round?.turns.map(({ spoke }) => spoke) ?? output?.turns.map(({ spoke }) => spoke) ?? []}
-          next={next}
-          chosen={chosen}
-          {...(!isRead && { onChoose: setChosen })}
-        />
-        {round && <RoundView send={send} build={build} round={round} />}
-        {isRead && !round && pending && <p role="status">Reckoning the round…</p>}
-        {isRead && !round && output && (
-          <Box role="status" aria-label="What the wheel wants">
-            <Box sx={{ fontSize: '1.3rem', fontWeight: 660 }}>
-              <StateMark state={stateOf('wheels.true', output.verdict)} word={false} size={24} /> {output.words}
-            </Box>
-            {output.reasons.slice(1).map((reason) => (
-              <Box key={reason}>{reason}</Box>
-            ))}
-            <Figures round={output} />
-            {output.turns.length > 0 && (
-              <Button variant="contained" sx={{ minHeight: 64 }} onClick={() => begin(output.turns)}>
-                {output.turns.length === 1 ? 'Turn one nipple' : `Turn ${output.turns.length} nipples`}
-              </Button>
-            )}
-            {output.verdict === 'true' && last && (
-              <Button
-                variant="contained"
-                sx={{ minHeight: 56 }}
-                onClick={() => send(asTrued(bicycle, last, { id: newId(), at: nowIso(), by }))}
-              >
-                Put down as trued
-              </Button>
-            )}
-            <Working rows={output.working} />
-          </Box>
-        )}
-        {(!isRead || (output !== null && output.turns.length === 0)) && (
-          <Box>
-            {spun && (
-              <Button
-                variant={last ? 'outlined' : 'contained'}
-                sx={{ minHeight: 64, mb: 1.5 }}
-                onClick={() => read(spun)}
-              >
-                Spin it past the dial gauge (stand-in)
-              </Button>
-            )}
-            {last === null && known && (
-              <Button variant="outlined" sx={{ minHeight: 56, mb: 1.5 }} onClick={() => read({ lateralMm: known })}>
-                Begin with what the look-over read
-              </Button>
-            )}
-            <ByEye
-              spokes={build.spokes}
-              chosen={chosen}
-              onChoose={setChosen}
-              onRead={(lateralMm) => read({ lateralMm })}
-            />
-          </Box>
-        )}
-      </Box>
-      {last && (
-        <Box data-readings sx={{ mt: 2 }}>
-          <ReadingField
-            label="Its middle is off, left +"
-            kind="length"
-            unit="mm"
-            width={220}
-            help="by gauge, or turned round in the stand: half of what it moves"
-            value={last.dishMm}
-            onCommit={(dishMm) => send({ type: 'readWheel', reading: { ...last, dishMm } })}
-            onClear={() => send({ type: 'readWheel', reading: { ...last, dishMm: null } })}
-            refuse={(value) => (Math.abs(value) > 30 ? 'at most 30 mm' : null)}
-          />
+      {other !== null && (
+        <Box role="alert" sx={{ fontWeight: 640, mb: 2, maxWidth: '58ch' }}>
+          A round of {other} spokes is under way, and the wheel is now said to have {build.spokes}. Nothing of it is
+          lost: say {other} again and it goes on, or read the wheel anew.
         </Box>
       )}
-      <Disclosure summary={<>Nipples that turn by finger, or not at all</>} wide>
-        <Nipples bicycle={bicycle} send={send} end={end} spokes={build.spokes} />
-      </Disclosure>
+      {round && !open && <RoundView send={send} build={build} round={round} />}
+      {!round && !reads && isHeld && (
+        <BeforeTurning bicycle={bicycle} send={send} place={place} steps={before} lookOver={lookOver} />
+      )}
+      {!round && !reads && last && cause && (
+        <Causes bicycle={bicycle} send={send} end={end} reading={last} cause={cause} />
+      )}
+      {!round && !reads && pending && <p role="status">Reckoning the round…</p>}
+      {!round && !reads && truth && last && (
+        <Wants
+          truth={truth}
+          waits={isHeld ? 'First what comes before the first turn.' : null}
+          onBegin={begin}
+          onTrued={() => {
+            for (const command of asTrued(bicycle, last, { by, at: nowIso(), today, newId })) send(command);
+          }}
+        />
+      )}
+      {reads && (
+        <>
+          {figure}
+          {read}
+        </>
+      )}
+      <SpoiltNipples bicycle={bicycle} send={send} end={end} />
+      {!reads && !round && (
+        <Disclosure summary={<>Read it again</>} wide>
+          {read}
+        </Disclosure>
+      )}
+      {!reads && figure}
+      <More
+        bicycle={bicycle}
+        send={send}
+        end={end}
+        wheel={wheel}
+        standInN={spun ? spun.tensionN : null}
+        choose={choose}
+      />
       <Button color="inherit" onClick={() => setBuilding(true)}>
         How it is built
       </Button>

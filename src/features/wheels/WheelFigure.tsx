@@ -1,11 +1,17 @@
 'use client';
 import Box from '@mui/material/Box';
-import type { WheelReading } from '@/model/wheels/part';
+import { lacingInput, marked } from '@/model/wheels/questions';
+import type { Bicycle } from '@/model/record';
+import type { WheelEnd, WheelReading } from '@/model/wheels/part';
+import { useReckon } from '../workshop/useReckon';
+import type { WheelNow } from './useWheel';
 
-const SIZE = 420;
+const SIZE = 440;
 const MIDDLE = SIZE / 2;
-const RIM = 158;
-const HUB = 22;
+const RIM = 164;
+const HUB = 30;
+const ACCENT = 'var(--mui-palette-primary-main)';
+const PAPER = 'var(--mui-palette-background-default)';
 
 const at = (spoke: number, count: number, radius: number) => {
   const angle = (2 * Math.PI * spoke) / count - Math.PI / 2;
@@ -19,66 +25,103 @@ export function scaleOf(offMm: readonly number[]): number {
 }
 
 /** How far each spoke that was read swings to either side: the gauge’s nought is anywhere. */
-function swingOf(lateralMm: readonly (number | null)[]): { spoke: number; offMm: number }[] {
-  const known = [...lateralMm.keys()].filter((i) => lateralMm[i] !== null);
-  const read = known.map((i) => lateralMm[i]!);
+function swingOf(reading: WheelReading | null): { spoke: number; offMm: number }[] {
+  const list = reading?.lateralMm ?? [];
+  const known = [...list.keys()].filter((i) => list[i] !== null);
+  const read = known.map((i) => list[i]!);
   const middle = read.length === 0 ? 0 : (Math.max(...read) + Math.min(...read)) / 2;
-  return known.map((spoke) => ({ spoke, offMm: lateralMm[spoke]! - middle }));
+  return known.map((spoke) => ({ spoke, offMm: list[spoke]! - middle }));
+}
+
+/** The ring through what was read, straight between the readings as it goes round. */
+function ringThrough(known: { spoke: number; offMm: number }[], spokes: number): { spoke: number; offMm: number }[] {
+  if (known.length < 3 || known.length === spokes) return known;
+  return Array.from({ length: spokes }, (_, spoke) => {
+    const before = known.findLast((each) => each.spoke <= spoke) ?? {
+      ...known.at(-1)!,
+      spoke: known.at(-1)!.spoke - spokes,
+    };
+    const after = known.find((each) => each.spoke > spoke) ?? { ...known[0]!, spoke: known[0]!.spoke + spokes };
+    const share = (spoke - before.spoke) / (after.spoke - before.spoke);
+    return { spoke, offMm: before.offMm + share * (after.offMm - before.offMm) };
+  });
+}
+
+/** A spoke is drawn as thick as it is tight, of its side; pale where it is slack. */
+function strokeOf(share: number | null | undefined): { width: number; opacity: number } {
+  if (share == null) return { width: 1.5, opacity: 0.75 };
+  return { width: Math.max(0.7, Math.min(4, 2 * share ** 1.5)), opacity: Math.max(0.35, Math.min(1, share * 0.8)) };
 }
 
 /**
  * The wheel as it lies in the stand, the valve at the top: its rim with how it swings, magnified, left outwards; its spokes by side, thicker
- * where they are tighter; those of the round numbered in walking order, the next in the accent.
+ * where they are tighter; those of the round numbered in walking order, what is at hand in the accent. Being laced, it has the spokes
+ * that are in.
  */
 export function WheelFigure({
-  spokes,
-  mirrored,
-  reading,
-  before,
-  order,
-  next,
-  chosen,
-  onChoose,
+  bicycle,
+  end,
+  wheel: { build, last, before, round, truth },
+  atHand,
+  onTap,
 }: {
-  spokes: number;
-  mirrored: boolean;
-  reading: WheelReading | null;
-  /** As it swung before the round, thin beneath. */
-  before: WheelReading | null;
-  /** Spokes of the round, in walking order. */
-  order: readonly number[];
-  next: number | null;
-  chosen: number | null;
-  onChoose?(spoke: number): void;
+  bicycle: Bicycle;
+  end: WheelEnd;
+  wheel: WheelNow;
+  atHand: number | null;
+  onTap?(spoke: number): void;
 }) {
+  const lacing = build ? (bicycle.lacings[end] ?? null) : null;
+  const { output: laced } = useReckon('wheels.lacing', lacing && lacingInput(bicycle, end));
+  if (!build) return null;
+  const { spokes, mirrored } = build;
+  const inNow =
+    lacing && laced
+      ? new Set(
+          laced.steps
+            .flatMap((step) => step.spokes)
+            .slice(0, lacing.laced)
+            .map(({ hole }) => hole),
+        )
+      : null;
   const isLeft = (i: number) => (i % 2 === 0) !== mirrored;
-  const now = reading ? swingOf(reading.lateralMm) : [];
-  const then = before ? swingOf(before.lateralMm) : [];
+  const was = round ? null : before;
+  const [now, then] = [swingOf(last), swingOf(was)];
   const scale = scaleOf([...now, ...then].map(({ offMm }) => offMm));
-  const tensions = (reading?.tensionN ?? []).filter((each) => each !== null);
-  const mean = tensions.length === 0 ? null : tensions.reduce((a, b) => a + b, 0) / tensions.length;
-  const wide = (i: number) => {
-    const here = reading?.tensionN?.[i];
-    return mean === null || here == null ? 1.4 : Math.max(0.6, Math.min(3.4, 1.6 * (here / mean)));
-  };
-  const drawn = (of: ReturnType<typeof swingOf>) =>
-    of.map(({ spoke, offMm }) => at(spoke, spokes, RIM + offMm * scale));
-  const swing = drawn(now);
-  const was = drawn(then);
+  const shares = truth?.tension?.shares ?? [];
+  const order = (round?.turns ?? truth?.turns ?? []).map(({ spoke }) => spoke);
+  const turned = new Set(round?.turns.filter(({ made }) => made).map(({ spoke }) => spoke));
+  const bad = new Set(marked(bicycle, end, spokes, 'stuck', 'rounded'));
+  const loose = new Set(marked(bicycle, end, spokes, 'loose'));
+  const drawn = (of: typeof now) => of.map(({ spoke, offMm }) => at(spoke, spokes, RIM + offMm * scale));
   const line = (of: { x: number; y: number }[]) => of.map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' ');
-  const valve = at(-0.5, spokes, RIM + 24);
+  const [swing, older] = [drawn(ringThrough(now, spokes)), drawn(ringThrough(then, spokes))];
+  const anchor = (i: number) => {
+    const way = Math.floor(i / 2) % 2 === 0 ? 1 : -1;
+    return at(i + way * 2 * build.crossings, spokes, HUB - (isLeft(i) ? 0 : 6));
+  };
+  const told = [
+    `The wheel from its right side, ${spokes} spokes, the valve at the top`,
+    last && `how it swings drawn ${scale} times`,
+    inNow && `${inNow.size} spokes are in`,
+    atHand !== null && `spoke ${atHand + 1} at hand`,
+  ];
   return (
-    <Box sx={{ maxWidth: 440 }}>
+    <Box
+      component="figure"
+      sx={{ m: 0, maxWidth: { xs: 420, md: 'min(520px, calc(100vh - 372px))' }, minWidth: 300, mx: 'auto' }}
+    >
       <svg
         viewBox={`0 0 ${SIZE} ${SIZE}`}
         width="100%"
         role="img"
-        aria-label={`The wheel from its right side, ${spokes} spokes, the valve at the top${reading ? `, how it swings drawn ${scale} times` : ''}`}
+        aria-label={told.filter(Boolean).join(', ')}
         style={{ display: 'block' }}
       >
         {Array.from({ length: spokes }, (_, i) => {
-          const [from, to] = [at(i + (isLeft(i) ? 2.4 : -2.4), spokes, HUB), at(i, spokes, RIM)];
-          const isNext = i === next;
+          const [from, to] = [anchor(i), at(i, spokes, RIM)];
+          const { width, opacity } = strokeOf(shares[i]);
+          const isOut = inNow !== null && !inNow.has(i);
           return (
             <line
               key={i}
@@ -86,89 +129,101 @@ export function WheelFigure({
               y1={from.y}
               x2={to.x}
               y2={to.y}
-              stroke={isNext ? 'var(--mui-palette-primary-main)' : 'currentColor'}
-              strokeOpacity={isNext ? 1 : isLeft(i) ? 0.8 : 0.4}
-              strokeWidth={isNext ? 4 : wide(i)}
+              stroke={i === atHand ? ACCENT : 'currentColor'}
+              strokeOpacity={i === atHand ? 1 : isOut ? 0.12 : opacity}
+              strokeWidth={i === atHand ? 4 : width}
+              strokeDasharray={isLeft(i) ? undefined : '9 2.5'}
             />
           );
         })}
-        <circle cx={MIDDLE} cy={MIDDLE} r={HUB} fill="none" stroke="currentColor" strokeWidth={1.75} />
+        {[HUB, HUB - 6].map((r) => (
+          <circle key={r} cx={MIDDLE} cy={MIDDLE} r={r} fill="none" stroke="currentColor" strokeWidth={1.25} />
+        ))}
+        <circle cx={MIDDLE} cy={MIDDLE} r={8} fill={PAPER} stroke="currentColor" strokeWidth={1.75} />
         <circle
           cx={MIDDLE}
           cy={MIDDLE}
           r={RIM}
           fill="none"
           stroke="currentColor"
-          strokeWidth={1}
-          strokeDasharray="3 4"
+          strokeWidth={now.length > 2 ? 1 : 2.5}
+          strokeDasharray={now.length > 2 ? '3 4' : undefined}
         />
-        {was.length > 2 && (
-          <polygon points={line(was)} fill="none" stroke="currentColor" strokeWidth={1.25} strokeDasharray="6 4" />
+        {older.length > 2 && (
+          <polygon points={line(older)} fill="none" stroke="currentColor" strokeWidth={1.25} strokeDasharray="6 4" />
         )}
         {swing.length > 2 && (
           <polygon points={line(swing)} fill="none" stroke="currentColor" strokeWidth={2.5} strokeLinejoin="round" />
         )}
-        {swing.length <= 2 &&
-          swing.map(({ x, y }) => <circle key={`${x} ${y}`} cx={x} cy={y} r={4} fill="currentColor" />)}
-        <line
-          x1={at(-0.5, spokes, RIM).x}
-          y1={at(-0.5, spokes, RIM).y}
-          x2={valve.x}
-          y2={valve.y}
+        {now.length < spokes &&
+          drawn(now).map(({ x, y }) => <circle key={`${x} ${y}`} cx={x} cy={y} r={4} fill="currentColor" />)}
+        <path
+          d={`M${at(-0.5, spokes, RIM - 4).x},${at(-0.5, spokes, RIM - 4).y}L${at(-0.5, spokes, RIM + 26).x},${at(-0.5, spokes, RIM + 26).y}`}
           stroke="currentColor"
-          strokeWidth={3}
+          strokeWidth={4}
         />
+        {[...bad, ...loose].map((spoke) => {
+          const { x, y } = at(spoke, spokes, RIM - 50);
+          return (
+            <text key={spoke} x={x} y={y + 5} textAnchor="middle" fontSize={15} fontWeight={700} fill="currentColor">
+              {bad.has(spoke) ? '✕' : '~'}
+            </text>
+          );
+        })}
         {order.map((spoke, i) => {
           const { x, y } = at(spoke, spokes, RIM - 26);
-          const isNext = spoke === next;
+          const isHere = spoke === atHand;
+          const isDone = turned.has(spoke);
           return (
-            <g key={spoke}>
+            <g key={spoke} opacity={isDone && !isHere ? 0.45 : 1}>
               <circle
                 cx={x}
                 cy={y}
-                r={11}
-                fill={isNext ? 'var(--mui-palette-primary-main)' : 'var(--mui-palette-background-default)'}
-                stroke={isNext ? 'var(--mui-palette-primary-main)' : 'currentColor'}
+                r={isHere ? 14 : 11}
+                fill={isHere ? ACCENT : PAPER}
+                stroke={isHere ? ACCENT : 'currentColor'}
                 strokeWidth={1.5}
               />
               <text
                 x={x}
                 y={y + 4.5}
                 textAnchor="middle"
-                fontSize={13}
+                fontSize={isHere ? 15 : 13}
                 fontWeight={680}
-                fill={isNext ? 'var(--mui-palette-primary-contrastText)' : 'currentColor'}
+                fill={isHere ? 'var(--mui-palette-primary-contrastText)' : 'currentColor'}
               >
-                {i + 1}
+                {isDone ? '✓' : i + 1}
               </text>
             </g>
           );
         })}
-        {onChoose &&
+        {onTap &&
           Array.from({ length: spokes }, (_, i) => {
             const { x, y } = at(i, spokes, RIM + 14);
             return (
               <g key={i}>
-                {chosen === i && (
-                  <circle cx={x} cy={y} r={9} fill="none" stroke="var(--mui-palette-primary-main)" strokeWidth={3} />
-                )}
+                {atHand === i && <circle cx={x} cy={y} r={9} fill="none" stroke={ACCENT} strokeWidth={3} />}
                 {/* A list of spokes says the same by keys. */}
                 <circle
+                  data-spoke={i + 1}
                   cx={x}
                   cy={y}
                   r={15}
                   fill="transparent"
                   style={{ cursor: 'pointer' }}
-                  onClick={() => onChoose(i)}
+                  onClick={() => onTap(i)}
                 />
               </g>
             );
           })}
       </svg>
-      <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
-        Seen from the right, the valve at the top; left spokes dark, right ones pale.
-        {before && ' Before the round: broken.'}
-        {reading && ` How the rim swings is drawn ${scale} times, left outwards.`}
+      <Box component="figcaption" sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
+        From the right, the valve at the top; left spokes whole, right ones broken.
+        {last && ` The rim’s swing ${scale} times, left outwards.`}
+        {was && ' Before the round: dashed.'}
+        {truth?.tension && ' Tight spokes thick, slack ones thin, of their side.'}
+        {bad.size > 0 && ' ✕ does not turn.'}
+        {loose.size > 0 && ' ~ turned by finger.'}
       </Box>
     </Box>
   );

@@ -189,6 +189,13 @@ export interface DeclaredTask {
 
 export type PlaceProps = StageProps & { place: string; lookOver: LookOver | null };
 
+/** A drawing of its own for a place that is open, instead of its parts. */
+export interface DeclaredDrawing {
+  at: readonly Stage[];
+  of(place: string, bicycle: Bicycle): boolean;
+  view: Later<{ bicycle: Bicycle; place: string }>;
+}
+
 /** What a subject gives to the shells: the bicycle page, its drawing, the bench and the place card. */
 export interface Declared {
   stage?: DeclaredStage;
@@ -202,6 +209,7 @@ export interface Declared {
   benchFoot?: Later<{ bicycle: Bicycle }>;
   /** What it knows of a place. */
   place?: Later<PlaceProps>;
+  drawings?: readonly DeclaredDrawing[];
   /** Its beads in the thread of a place; they come when a place is opened. */
   thread?(): Promise<ThreadPart>;
 }

@@ -236,6 +236,7 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
     cutCables: {},
   }),
   12: toThirteen,
+  13: (old) => ({ ...old, brokenSpokes: [], lacings: {}, tyreFits: {}, punctures: [], sealants: {} }),
 };
 
 /** Axles that version 4 gave to every tray. */
@@ -261,6 +262,7 @@ const SETTINGS_STEPS: Record<number, (old: Raw) => Raw> = {
   9: (old) => ({ ...old, rules: { ...USUAL_SETTINGS.rules, ...(old.rules as Raw) } }),
   11: (old) => ({ ...old, rules: { ...USUAL_SETTINGS.rules, ...(old.rules as Raw) } }),
   12: (old) => ({ ...old, rules: { ...USUAL_SETTINGS.rules, ...(old.rules as Raw) } }),
+  13: (old) => ({ ...old, rules: { ...USUAL_SETTINGS.rules, ...(old.rules as Raw) }, tensionMeter: [] }),
 };
 
 /** A step for each version, where it changed more than its number. */

@@ -73,7 +73,7 @@ export type Stop = z.output<typeof stop>;
 export const shift = z.strictObject({ said: z.enum(SHIFTS_SAID), at, by: person });
 export type Shift = z.output<typeof shift>;
 
-export const SECOND_LOOKS = ['ten-minutes', 'fifty-km'] as const;
+export const SECOND_LOOKS = ['ten-minutes', 'fifty-km', 'sealant'] as const;
 /** The look after ten minutes of riding, and the one after fifty kilometres: when it is due, and when it was done. */
 export const secondLook = z.strictObject({
   id,

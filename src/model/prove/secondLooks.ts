@@ -9,6 +9,7 @@ export const AGAIN_DAYS = 7;
 export const LOOK_WORDS: Record<SecondLook['of'], string> = {
   'ten-minutes': 'Again after ten minutes',
   'fifty-km': 'Second look, after fifty kilometres',
+  sealant: 'Sealant: look, and fill up',
 };
 
 /** The last look of a kind, done or dated. */
@@ -22,4 +23,4 @@ export function minutesLeft(look: Pick<SecondLook, 'at'>, nowMs: number): number
 
 /** Looks that are dated and not done, for the calendar and the sheet. */
 export const openLooks = ({ secondLooks }: Pick<Bicycle, 'secondLooks'>): SecondLook[] =>
-  secondLooks.filter((row) => row.of === 'fifty-km' && row.doneAt === null);
+  secondLooks.filter((row) => row.of !== 'ten-minutes' && row.doneAt === null);

@@ -9,6 +9,7 @@ const NAMES: Record<string, string> = {
   customerPerHour: 'a customer’s hour',
   letterKeys: 'single-letter keys',
   baths: 'baths',
+  tensionMeter: 'table of the tension meter',
   people: 'who works here',
 };
 

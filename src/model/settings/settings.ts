@@ -39,6 +39,17 @@ export const workshopSettings = z.strictObject({
   /** Brakes and steering are signed by another person than did them. */
   secondEyes: z.boolean(),
   baths: value(z.array(bath).check(z.maxLength(30))),
+  /** The table of the workshop's tension meter: what it reads, and what that is for a plain round spoke. */
+  tensionMeter: value(
+    z
+      .array(
+        z.strictObject({
+          reading: z.number().check(z.gte(0), z.lte(200)),
+          tensionN: z.number().check(z.gte(0), z.lte(4000)),
+        }),
+      )
+      .check(z.maxLength(60)),
+  ),
   /** Rounds in the practice room by level. */
   practice: fields(
     z.record(

@@ -43,6 +43,8 @@ export const USUAL_SETTINGS: WorkshopSettings = {
     leverGrip: 'turn',
     masterCylinder: 'renew',
     chainLube: 'drop',
+    spoiltNipple: 'one',
+    spokesPull: 'outside',
   },
   school: 'from-tight',
   letterKeys: true,
@@ -51,6 +53,7 @@ export const USUAL_SETTINGS: WorkshopSettings = {
   wrenchEverywhere: 'customers',
   secondEyes: false,
   baths: USUAL_BATHS,
+  tensionMeter: [],
   practice: {},
   stamps: {},
 };

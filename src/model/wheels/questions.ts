@@ -1,21 +1,38 @@
+import { addDays, formatISO, parseISO } from 'date-fns';
 import { own } from '@/core/own';
 import type { QuestionOf } from '@/core/questions';
 import { kindAt } from '@/core/bicycle';
+import type { SpokeFeel } from '@/core/inspect/evidence';
+import { feelsOfPairs } from '@/core/wheels/feelsOfPairs';
 import type { Command } from '../commands';
+import { AGAIN_DAYS, openLooks } from '../prove/secondLooks';
 import type { Bicycle } from '../record';
-import type { WheelBuild, WheelEnd, WheelReading, WheelRound } from './part';
+import type { Lacing, NippleState, WheelBuild, WheelEnd, WheelReading, WheelRound } from './part';
 
 type Known = Pick<Bicycle, 'wheelBuilds' | 'wheelReadings' | 'wheelRounds' | 'nipples' | 'kind'>;
 
 export const buildOf = ({ wheelBuilds }: Pick<Bicycle, 'wheelBuilds'>, end: WheelEnd): WheelBuild | null =>
   wheelBuilds[end] ?? null;
 
+/** Pairs of spokes as the look-over's hand felt them. */
+const squeezed = (observations: Bicycle['observations'], end: WheelEnd): readonly SpokeFeel[] =>
+  observations.findLast((row) => row.check === `spokes-${end}` && !row.withdrawn)?.evidence.pairs ?? [];
+
+/** What the look-over's hand felt of each spoke, where it went all round; null where it did not. */
+export const feltAtLookOver = ({ observations }: Pick<Bicycle, 'observations'>, end: WheelEnd, spokes: number) =>
+  feelsOfPairs(squeezed(observations, end), spokes);
+
 /** A usual build to begin from: shown to be put right, and not put down as measured. */
-export function usualBuild({ kind }: Pick<Bicycle, 'kind'>, end: WheelEnd): WheelBuild {
+export function usualBuild(
+  { kind, observations = [] }: Pick<Bicycle, 'kind'> & Partial<Pick<Bicycle, 'observations'>>,
+  end: WheelEnd,
+): WheelBuild {
+  // Whoever squeezed it in pairs all round has counted its spokes.
+  const counted = 2 * squeezed(observations, end).length;
   const seat = kindAt(kind, `rim.${end}`).beadSeatMm;
   const isDished = end === 'rear' && kind.gears === 'derailleur';
   return {
-    spokes: 36,
+    spokes: counted >= 16 && counted <= 48 && counted % 4 === 0 ? counted : 36,
     crossings: 3,
     rimRadiusMm: Math.round((seat - 20) / 2),
     leftRadiusMm: end === 'rear' ? 22.5 : 19,
@@ -52,6 +69,23 @@ export function readingBefore(
   return bicycle.wheelReadings.find((row) => row.id === round?.reading && row.lateralMm.length === spokes) ?? null;
 }
 
+/**
+ * A round that was begun and not ended when the count of spokes was put otherwise: the count that it was read by, or null. Nothing of it is
+ * lost; it stands again once the count does.
+ */
+export function roundOfAnother(
+  { wheelReadings, wheelRounds }: Pick<Bicycle, 'wheelReadings' | 'wheelRounds'>,
+  end: WheelEnd,
+  spokes: number,
+): number | null {
+  const round = wheelRounds.findLast((row) => row.end === end);
+  const reading = round && wheelReadings.find(({ id }) => id === round.reading);
+  const isLast = reading && wheelReadings.findLast((row) => row.end === end) === reading;
+  return isLast && reading.lateralMm.length !== spokes && round.turns.some(({ made }) => !made)
+    ? reading.lateralMm.length
+    : null;
+}
+
 /** The round that is under way: the last, where it answers the last reading. */
 export function roundNow(
   bicycle: Pick<Bicycle, 'wheelReadings' | 'wheelRounds'>,
@@ -63,11 +97,20 @@ export function roundNow(
   return round && last && round.reading === last.id ? round : null;
 }
 
-const readingsOf = ({ lateralMm, radialMm, tensionN }: WheelReading) => ({
-  lateralMm,
-  ...(radialMm && { radialMm }),
-  ...(tensionN && { tensionN }),
-});
+const readingsOf = (
+  { lateralMm, radialMm, tensionN, toneHz, metered, feels }: WheelReading,
+  leaveOut: readonly number[] = [],
+) => {
+  const without = (list: (number | null)[]) => list.map((each, i) => (leaveOut.includes(i) ? null : each));
+  return {
+    lateralMm: without(lateralMm),
+    ...(radialMm && { radialMm: without(radialMm) }),
+    ...(tensionN && { tensionN }),
+    ...(toneHz && { toneHz }),
+    ...(metered && { metered }),
+    ...(feels && { feels }),
+  };
+};
 
 /** Rounds that were made and read again after: what they did teaches how stiff the rim is. */
 function historyOf(bicycle: Known, end: WheelEnd, spokes: number): NonNullable<QuestionOf<'wheels.true'>['history']> {
@@ -85,21 +128,56 @@ function historyOf(bicycle: Known, end: WheelEnd, spokes: number): NonNullable<Q
     .slice(-6);
 }
 
-const marked = ({ nipples }: Known, end: WheelEnd, spokes: number, as: 'loose' | 'stuck') =>
-  Array.from({ length: spokes }, (_, i) => i).filter((i) => own(nipples, `${end}/${i}`) === as);
+/** Spokes whose nipples are one of these, counted from the valve hole from nought. */
+export const marked = (
+  { nipples }: Pick<Bicycle, 'nipples'>,
+  end: WheelEnd,
+  spokes: number,
+  ...as: NippleState[]
+): number[] =>
+  Array.from({ length: spokes }, (_, i) => i).filter((i) => {
+    const mark = own(nipples, `${end}/${i}`);
+    return mark !== undefined && as.includes(mark);
+  });
 
-/** The question for `wheels.true`; null until the wheel is described and three spots are read. */
-export function trueInput(bicycle: Known, end: WheelEnd): QuestionOf<'wheels.true'> | null {
+/** Fewer readings round a disc tell nothing. */
+const LEAST_TRACE = 6;
+
+/** The question for `wheels.cause`; null until the wheel is described and read. */
+export function causeInput(bicycle: Known, end: WheelEnd): QuestionOf<'wheels.cause'> | null {
   const build = buildOf(bicycle, end);
   const last = build && lastReading(bicycle, end, build.spokes);
-  if (!build || !last || last.lateralMm.filter((each) => each !== null).length < 3) return null;
-  const isBraked = ['caliper', 'cantilever', 'direct-pull'].includes(kindAt(bicycle.kind, `rim.${end}`).brakes);
+  if (!build || !last) return null;
+  const { hubMm, hubAt } = last;
   return {
     ...wheelOf(build),
     readings: readingsOf(last),
+    ...(hubMm && hubMm.length >= LEAST_TRACE && { hubMm }),
+    ...(hubAt && { hubAt }),
+  };
+}
+
+/**
+ * The question for `wheels.true`; null until the wheel is described and three spots are read. What is left out is no work of nipples, the
+ * joint of the rim.
+ */
+export function trueInput(
+  bicycle: Known,
+  end: WheelEnd,
+  leaveOut: readonly number[] = [],
+): QuestionOf<'wheels.true'> | null {
+  const build = buildOf(bicycle, end);
+  const last = build && lastReading(bicycle, end, build.spokes);
+  if (!build || !last || last.lateralMm.filter((each, i) => each !== null && !leaveOut.includes(i)).length < 3)
+    return null;
+  const isBraked = ['caliper', 'cantilever', 'direct-pull'].includes(kindAt(bicycle.kind, `rim.${end}`).brakes);
+  return {
+    ...wheelOf(build),
+    readings: readingsOf(last, leaveOut),
     history: historyOf(bicycle, end, build.spokes),
     loose: marked(bicycle, end, build.spokes, 'loose'),
-    stuck: marked(bicycle, end, build.spokes, 'stuck'),
+    // What rounds off is turned by nobody until it is renewed.
+    stuck: marked(bicycle, end, build.spokes, 'stuck', 'rounded'),
     dishMm: last.dishMm,
     // A rim that nothing brakes on may swing further.
     limits: { lateralMm: isBraked ? 0.5 : 1 },
@@ -147,24 +225,58 @@ export function fromLookOver(
   });
 }
 
-/** The command that puts a wheel's last reading down where look-over and proof know it: what it swings once it is trued. */
+/**
+ * What is put down once a wheel is true: how it swings now, where look-over and proof know it, and the look after fifty kilometres, since spokes
+ * settle. Example: a wheel that was trued → an observation of `runout-rear` and a look in a week.
+ */
 export function asTrued(
-  { seenAs }: Pick<Bicycle, 'seenAs'>,
+  { seenAs, secondLooks }: Pick<Bicycle, 'seenAs' | 'secondLooks'>,
   reading: WheelReading,
-  hand: { id: string; at: string; by: string },
-): Command {
-  return {
-    type: 'addObservation',
-    observation: {
-      id: hand.id,
-      check: runoutOf(reading.end),
-      at: hand.at,
-      evidence: { readingsMm: reading.lateralMm.filter((each) => each !== null) },
-      seenAs,
-      note: '',
-      withdrawn: false,
-      stage: 'prove',
-      ...(hand.by && { by: hand.by }),
+  { at, by, today, newId }: { at: string; by: string; today: string; newId(): string },
+): Command[] {
+  const isDated = openLooks({ secondLooks }).some(({ of }) => of === 'fifty-km');
+  return [
+    {
+      type: 'addObservation',
+      observation: {
+        id: newId(),
+        check: runoutOf(reading.end),
+        at,
+        evidence: { readingsMm: reading.lateralMm.filter((each) => each !== null) },
+        seenAs,
+        note: '',
+        withdrawn: false,
+        stage: 'prove',
+        ...(by && { by }),
+      },
     },
-  };
+    ...(isDated
+      ? []
+      : [
+          {
+            type: 'putSecondLook' as const,
+            look: {
+              id: newId(),
+              of: 'fifty-km' as const,
+              dueOn: formatISO(addDays(parseISO(today), AGAIN_DAYS), { representation: 'date' }),
+              doneAt: null,
+              by,
+              words: 'Spokes settle: the wheels once more.',
+              at,
+            },
+          },
+        ]),
+  ];
+}
+
+/** The question for `wheels.lacing`: a wheel as it is built, laced by the school that it was begun with. */
+export function lacingInput(
+  bicycle: Pick<Bicycle, 'wheelBuilds' | 'lacings'>,
+  end: WheelEnd,
+  pulling: Lacing['pulling'] = 'outside',
+): QuestionOf<'wheels.lacing'> | null {
+  const build = buildOf(bicycle, end);
+  if (!build) return null;
+  const { spokes, crossings, mirrored } = build;
+  return { spokes, crossings, mirrored, pulling: bicycle.lacings[end]?.pulling ?? pulling };
 }

@@ -78,21 +78,22 @@ test('loose and stuck nipples are asked with, those beyond its spokes are not', 
 
 test('what the look-over read goes round the spokes; a wheel that is true goes back to it', () => {
   expect(fromLookOver(bare, 'front', 36)).toBeNull();
-  const command = asTrued(
-    { seenAs: 'cleaned' },
-    { id: 'r', at: AT, by: '', end: 'front', lateralMm: [0.1, null, -0.1], dishMm: null },
-    { id: 'o', at: AT, by: '' },
-  );
-  const bicycle = done([command]);
+  const hand = { at: AT, by: '', today: '2026-11-25', newId: () => 'o' };
+  const reading = { id: 'r', at: AT, by: '', end: 'front' as const, lateralMm: [0.1, null, -0.1], dishMm: null };
+  const commands = asTrued({ seenAs: 'cleaned', secondLooks: [] }, reading, hand);
+  const bicycle = done(commands);
   expect(bicycle.observations[0]).toMatchObject({
     check: 'runout-front',
     evidence: { readingsMm: [0.1, -0.1] },
     stage: 'prove',
   });
-  const three = {
-    ...command,
+  // Spokes settle: it is looked at again in a week, and that is dated once.
+  expect(bicycle.secondLooks).toMatchObject([{ of: 'fifty-km', dueOn: '2026-12-02' }]);
+  expect(asTrued(bicycle, reading, hand)).toHaveLength(1);
+  const three: Command = {
+    type: 'addObservation',
     observation: { ...bicycle.observations[0]!, id: 'o2', evidence: { readingsMm: [0, 0.6, 0] } },
-  } as Command;
+  };
   const seen = fromLookOver(done([three]), 'front', 6)!;
   expect(seen).toEqual([0, 0.3, 0.6, 0.3, 0, 0]);
 });
