@@ -123,6 +123,24 @@ export function forbidden(bicycle: Bicycle, today: string): string[] {
   );
   for (const [place, { insertedMm, minimumMm }] of Object.entries(bicycle.insertions))
     never(`too shallow: ${place}`, insertedMm !== null && minimumMm !== null && insertedMm < minimumMm);
+  for (const { spoke, done } of bicycle.brokenSpokes) never(`broken spoke ${spoke}`, !done.includes('whole'));
+  for (const end of ['front', 'rear'] as const) {
+    const { lacings, wheelBuilds, tyreFits } = bicycle;
+    never(`half laced: ${end}`, (lacings[end]?.laced ?? 48) < (wheelBuilds[end]?.spokes ?? 0));
+    const {
+      rimSeatMm: rim,
+      tyreSeatMm: tyre,
+      hooks,
+      isHooklessApproved,
+      isTubeless,
+      hole,
+      valve,
+    } = tyreFits[end] ?? {};
+    never(`a tyre of another rim: ${end}`, rim !== undefined && tyre !== undefined && Math.abs(rim - tyre) > 0.6);
+    never(`no tyre for such a rim: ${end}`, hooks === 'hookless' && isHooklessApproved === false);
+    never(`no tube behind straight sides: ${end}`, hooks === 'straight-sided' && isTubeless === true);
+    never(`a valve that does not go through: ${end}`, hole === 'narrow' && valve === 'wide');
+  }
   never('grease under a stem', slippery.includes(bicycle.jointFills['steerer-clamp']?.used ?? ''));
   never(
     'loose for now',

@@ -25,6 +25,7 @@ import {
   parseDecimal,
   parseDistanceM,
   parseLengthMm,
+  parseSignedMm,
   parseMoneyMinor,
   parsePressureBar,
   parseSpeedKmh,
@@ -402,6 +403,21 @@ describe('what a field takes', () => {
   });
   test.each(['', 'abc', '-3', '1/0', '3.1.2', '1e9', '∞'])('"%s" is refused with a hint', (typed) => {
     expect(parseLengthMm(typed).ok).toBe(false);
+  });
+
+  test.each([
+    ['-0,4', -0.4],
+    ['−0.4 mm', -0.4],
+    ['+1', 1],
+    ['0.35', 0.35],
+    ['-0', 0],
+    ['- 40 cm', -400],
+  ])('a gauge’s %s goes either way from its nought', (typed, mm) => {
+    expect(parseSignedMm(typed)).toEqual({ ok: true, value: mm });
+  });
+
+  test.each(['--1', '-', 'left', '1-'])('%s is no reading of a gauge', (typed) => {
+    expect(parseSignedMm(typed).ok).toBe(false);
   });
   test('money never rounds silently', () => {
     expect(parseMoneyMinor('140')).toEqual({ ok: true, value: 14000 });

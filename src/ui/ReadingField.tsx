@@ -9,6 +9,7 @@ import {
   parseLengthMm,
   parseMoneyMinor,
   parsePressureBar,
+  parseSignedMm,
   parseSpeedKmh,
   type ParsedReading,
 } from '@/core/units/parseReading';
@@ -20,10 +21,11 @@ import { TextInput } from './TextInput';
 
 const Trace = dynamic(() => import('./Trace').then((module) => module.Trace), { ssr: false });
 
-export type ReadingKind = 'length' | 'number' | 'money' | 'pressure' | 'speed' | 'distance';
+export type ReadingKind = 'length' | 'signed' | 'number' | 'money' | 'pressure' | 'speed' | 'distance';
 
 const PARSERS: Record<ReadingKind, (text: string) => ParsedReading> = {
   length: parseLengthMm,
+  signed: parseSignedMm,
   number: parseDecimal,
   money: parseMoneyMinor,
   pressure: parsePressureBar,

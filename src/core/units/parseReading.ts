@@ -1,10 +1,12 @@
+import { plainZero } from '../numbers';
+
 /** An inch in tenths of a millimetre: whole, so that 3/16 in is 4.7625 mm to the last digit. */
 const TENTHS_PER_INCH = 254;
 
 export type ParsedReading = { ok: true; value: number } | { ok: false; hint: string };
 
 /**
- * A length as a person or a caliper types it, in millimetres: `306.9`, `306,9`, `3/16`, `1 3/8`, `0.1875in`, `3/16 in`.
+ * A length as a person or a caliper types it, in millimetres: `306.9`, `306,9`, `3/16`, `1 3/8`, `0.1875in`, `3/16 in`, `40 cm`.
  * A fraction without a unit is of an inch, since nobody measures millimetres in fractions.
  *
  * Errors come as a hint: text, a zero divisor, a negative length. Example: `parseLengthMm('3/16')` → 4.7625.
@@ -25,9 +27,21 @@ export function parseLengthMm(text: string): ParsedReading {
     };
   }
   const inches = /^(.*?)\s*in$/.exec(trimmed);
-  const number = parseDecimal(inches ? inches[1]! : trimmed.replace(/\s*mm$/, ''));
+  const centimetres = /^(.*?)\s*cm$/.exec(trimmed);
+  const number = parseDecimal((inches ?? centimetres)?.[1] ?? trimmed.replace(/\s*mm$/, ''));
   if (!number.ok) return number;
-  return { ok: true, value: inches ? (number.value * TENTHS_PER_INCH) / 10 : number.value };
+  const { value } = number;
+  return { ok: true, value: inches ? (value * TENTHS_PER_INCH) / 10 : centimetres ? (value * 100) / 10 : value };
+}
+
+/**
+ * A reading that goes either way from its nought, as a gauge shows it: `-0.4`, `−0,4`, `+1`, `0.5 mm`. Errors come as a hint. Example:
+ * `parseSignedMm('-0,4')` → −0.4.
+ */
+export function parseSignedMm(text: string): ParsedReading {
+  const found = /^\s*([-\u2212+]?)\s*(.*)$/.exec(text)!;
+  const length = parseLengthMm(found[2]!);
+  return length.ok && found[1] !== '' && found[1] !== '+' ? { ok: true, value: plainZero(-length.value) } : length;
 }
 
 /** A plain number with a point or a comma: `306.9`, `306,9`. Never negative. Example: `parseDecimal('0,5')` → 0.5. */

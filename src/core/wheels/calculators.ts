@@ -1,3 +1,4 @@
+import { wheelsBrokenSpoke } from './brokenSpoke';
 import { wheelsCause } from './cause';
 import { wheelsClasses } from './classes';
 import { wheelsLacing } from './lacing';
@@ -20,5 +21,6 @@ export const calculators = [
   wheelsCause,
   wheelsLacing,
   wheelsSpoilt,
+  wheelsBrokenSpoke,
   wheelsClasses,
 ] as const;

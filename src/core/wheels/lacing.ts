@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
+import { ruleWords } from '../houseRules';
 import { row, type WorkingRow } from '../verdict';
 import { crossings, spokeCount } from './laced';
 import { sideOf } from './spokes';
@@ -60,7 +61,11 @@ export const wheelsLacing = defineCalculator({
   title: 'How a wheel is laced, from the valve hole',
   example: { spokes: 32, crossings: 3 },
   input,
-  run({ spokes, crossings: crossed, mirrored, pulling }): { steps: LacingStep[]; working: WorkingRow[] } {
+  run({ spokes, crossings: crossed, mirrored, pulling }): {
+    steps: LacingStep[];
+    words: string;
+    working: WorkingRow[];
+  } {
     const perSide = spokes / 2;
     const sideOfHole = (hole: number) => sideOf({ mirrored }, hole);
     // As the truing has it: on each side by turns one that leads and one that trails.
@@ -109,6 +114,10 @@ export const wheelsLacing = defineCalculator({
         spokes: own,
       };
     });
-    return { steps, working: [row('n', 'a set has', spokes / 4), row('x', 'each crosses', crossed)] };
+    return {
+      steps,
+      words: `By the house rule ${ruleWords('spokesPull', pulling).toLowerCase()}.`,
+      working: [row('n', 'a set has', spokes / 4), row('x', 'each crosses', crossed)],
+    };
   },
 });

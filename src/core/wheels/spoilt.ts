@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
+import { ruleWords } from '../houseRules';
 import type { Range } from '../fields';
 import { roundHalfUp, roundTo } from '../numbers';
 import { row, type Judged } from '../verdict';
@@ -87,6 +88,9 @@ export const wheelsSpoilt = defineCalculator({
           : spoilt === 0
             ? 'None has spoilt.'
             : `${spoilt} of ${tried} spoilt: renewed by itself, one at a time with the tyre off.`,
+        ...(isCounted && spoilt < THIRD
+          ? [`By the house rule ${ruleWords('spoiltNipple', 'all').toLowerCase()}.`]
+          : []),
       ],
       working: [
         row('p', '(spoilt + ½) / (tried + 1)', roundTo(100 * share, 0), '%'),

@@ -54,7 +54,7 @@ export function OfTheTrade() {
           bicycle={GALLERY}
           end="front"
           wheel={{
-            build: GALLERY.wheelBuilds.front!,
+            build: GALLERY.wheelBuilds.front,
             last: reading(SWING.map((mm) => mm / 3)),
             before: reading(SWING),
             round: null,

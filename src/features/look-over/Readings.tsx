@@ -30,7 +30,7 @@ export function Readings({
         {...judge}
         earlier={list}
         label={label}
-        kind={signed ? 'number' : 'length'}
+        kind={signed ? 'signed' : 'length'}
         unit={unit}
         value={null}
         keepEmpty

@@ -21,6 +21,7 @@ import { SetUp } from '../setup/SetUp';
 import { useSettingUp } from '../setup/useSettingUp';
 import { DriveAt } from '../drive/DriveAt';
 import { PutBack } from '../strip/PutBack';
+import { TyreAt } from '../tyres/TyreAt';
 import { WheelAt } from '../wheels/WheelAt';
 import { LooseButton } from '../workshop/LooseButton';
 import { NextOfThread } from '../workshop/StageAction';
@@ -82,6 +83,7 @@ export function BuildPlace({
 }) {
   const { output } = useReckon('rebuild.joints', jointsInput(bicycle, useSettings()));
   const wheelEnd = /^(rim|spokes)\./.test(place) ? endOf(place) : null;
+  const tyreEnd = place.startsWith('tyre.') ? endOf(place) : null;
   const settingUp = useSettingUp(bicycle, bolts, lookOver);
   const waits = order?.waits.find((each) => each.place === place);
   const here = bolts.filter((bolt) => bolt.place === place);
@@ -119,6 +121,7 @@ export function BuildPlace({
           ) : (
             <SetUp bicycle={bicycle} send={send} place={place} settingUp={settingUp} lookOver={lookOver} />
           )}
+          {tyreEnd && <TyreAt bicycle={bicycle} send={send} end={tyreEnd} />}
           <DriveAt bicycle={bicycle} send={send} place={place} />
           {isBrake(place) && <BrakeForce bicycle={bicycle} send={send} place={place} />}
           {(place === 'cables.brake' || place === 'cables.gear') && (

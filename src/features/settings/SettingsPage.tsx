@@ -17,6 +17,7 @@ import { TopBar } from '../top-bar/TopBar';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
 
 const People = dynamic(() => import('./People').then((module) => module.People), { ssr: false });
+const TensionMeter = dynamic(() => import('./TensionMeter').then((module) => module.TensionMeter), { ssr: false });
 const Baths = dynamic(() => import('./Baths').then((module) => module.Baths), { ssr: false });
 
 function RuleRow({ rule }: { rule: HouseRule }) {
@@ -101,6 +102,7 @@ export function SettingsPage() {
         </Section>
         <People />
         <Baths />
+        <TensionMeter />
         <Section title="The workshop">
           <KeptText
             label="Its name, on sheets and estimates"

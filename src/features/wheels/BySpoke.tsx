@@ -62,7 +62,7 @@ export function BySpoke({
       <Box data-readings sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'start', mt: 1 }}>
         <ReadingField
           label={hasTable ? 'The meter reads' : QUANTITIES.find(({ id }) => id === quantity)!.label}
-          kind={unit === 'mm' ? 'length' : 'number'}
+          kind={unit === 'mm' ? 'signed' : 'number'}
           unit={hasTable ? '' : unit}
           width={230}
           large

@@ -36,7 +36,7 @@ export function HubTrace({
       <Box data-readings sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'start' }}>
         <ReadingField
           label={`Reading ${list.length + 1}, from the valve`}
-          kind="length"
+          kind="signed"
           unit="mm"
           width={240}
           keepEmpty

@@ -7,7 +7,7 @@ import { own } from '@/core/own';
 import type { LookOver } from '@/core/inspect/lookOver';
 import type { SettingUp } from '@/core/setup/steps';
 import type { TrueRound } from '@/core/wheels/trueWheel';
-import { asTrued, roundOfAnother, spinInput } from '@/model/wheels/questions';
+import { asTrued, brokenNow, roundOfAnother, spinInput } from '@/model/wheels/questions';
 import type { WheelEnd, WheelReading } from '@/model/wheels/part';
 import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
@@ -20,13 +20,16 @@ import { useReckon } from '../workshop/useReckon';
 import { useToday } from '../workshop/useToday';
 import { useWorkshopName, type StageProps } from '../workshop/WorkshopProvider';
 import { BeforeTurning } from './BeforeTurning';
+import { BrokenSpokes } from './BrokenSpokes';
 import { BuildForm } from './BuildForm';
 import { Causes } from './Causes';
 import { HubTrace } from './HubTrace';
+import { Lacing } from './Lacing';
 import { Nipples } from './Nipples';
 import { ReadWheel } from './ReadWheel';
 import { RoundView } from './RoundView';
 import { SpoiltNipples } from './SpoiltNipples';
+import { SpokesToBuy } from './SpokesToBuy';
 import { useSpokeAtHand } from './spokeAtHand';
 import { Wants } from './Wants';
 import { useWheel, type WheelNow } from './useWheel';
@@ -47,18 +50,26 @@ function More({
   end,
   wheel: { build, last },
   standInN,
+  chosen,
   choose,
 }: StageProps & {
   end: WheelEnd;
   wheel: WheelNow;
   standInN: readonly number[] | null;
+  chosen: number | null;
   choose(spoke: number | null): void;
 }) {
   const isDemo = useWorkshopName() === 'demo';
   if (!build) return null;
+  const broken = brokenNow(bicycle, end).length;
   const put = (reading: WheelReading) => send({ type: 'readWheel', reading });
   return (
     <Box sx={{ mt: 2 }}>
+      {broken === 0 && (
+        <Disclosure summary={<>A broken spoke</>} wide>
+          <BrokenSpokes bicycle={bicycle} send={send} end={end} build={build} chosen={chosen} />
+        </Disclosure>
+      )}
       <Disclosure summary={<>Nipples that turn by finger, are stuck or round off</>} wide>
         <Nipples bicycle={bicycle} send={send} end={end} spokes={build.spokes} />
       </Disclosure>
@@ -68,7 +79,7 @@ function More({
             <Box data-readings>
               <ReadingField
                 label="Its middle is off, left +"
-                kind="length"
+                kind="signed"
                 unit="mm"
                 width={220}
                 help="by gauge, or turned round in the stand: half of what it moves"
@@ -87,6 +98,9 @@ function More({
           </Disclosure>
         </>
       )}
+      <Disclosure summary={<>Spokes to buy, and lacing</>} wide>
+        <SpokesToBuy bicycle={bicycle} send={send} end={end} build={build} />
+      </Disclosure>
     </Box>
   );
 }
@@ -105,10 +119,10 @@ export function WheelAt({
   const isDemo = useWorkshopName() === 'demo';
   const [building, setBuilding] = useState(false);
   const [openId, setOpenId] = useState<string | null>(null);
-  const wheel = useWheel(bicycle, end);
+  const wheel = useWheel(bicycle, end, openId !== null);
   const { build, last, round, truth, cause, pending } = wheel;
   const next = round?.turns.find(({ made }) => !made)?.spoke ?? null;
-  const { chosen, choose } = useSpokeAtHand(next);
+  const { chosen, choose } = useSpokeAtHand(build && bicycle.lacings[end] ? null : next);
   const { output: made, pending: spinning } = useReckon('wheels.spin', isDemo ? spinInput(bicycle, end) : null);
   const spun = spinning ? null : made;
   if (!build || building)
@@ -123,8 +137,10 @@ export function WheelAt({
   const isHeld = before.some(({ done }) => !done);
   const other = roundOfAnother(bicycle, end, build.spokes);
   // Whoever reads spoke by spoke is asked on after a reload, until it is said that that is all.
+  const lacing = bicycle.lacings[end] ?? null;
   const open = bicycle.wheelReadings.find(({ id }) => id === openId) ?? null;
   const isTurned = round !== null && next === null;
+  const isAt = lacing === null && round === null;
   const reads = open !== null || last === null || isTurned || last.lateralMm.every((each) => each === null);
   const begin = (turns: TrueRound['turns']) =>
     send({
@@ -161,21 +177,28 @@ export function WheelAt({
   );
   return (
     <Section title="The wheel in the stand" aside={`${build.spokes} spokes, crossed ${build.crossings}`}>
+      {brokenNow(bicycle, end).length > 0 && (
+        <Box role="region" aria-label="A broken spoke" sx={{ mb: 2 }}>
+          <BrokenSpokes bicycle={bicycle} send={send} end={end} build={build} chosen={chosen} />
+        </Box>
+      )}
+      {lacing && <Lacing bicycle={bicycle} send={send} end={end} lacing={lacing} onSpoke={choose} />}
+      {lacing && figure}
       {other !== null && (
         <Box role="alert" sx={{ fontWeight: 640, mb: 2, maxWidth: '58ch' }}>
           A round of {other} spokes is under way, and the wheel is now said to have {build.spokes}. Nothing of it is
           lost: say {other} again and it goes on, or read the wheel anew.
         </Box>
       )}
-      {round && !open && <RoundView send={send} build={build} round={round} />}
-      {!round && !reads && isHeld && (
+      {!lacing && round && !open && <RoundView send={send} build={build} round={round} />}
+      {isAt && !reads && isHeld && (
         <BeforeTurning bicycle={bicycle} send={send} place={place} steps={before} lookOver={lookOver} />
       )}
-      {!round && !reads && last && cause && (
+      {isAt && !reads && last && cause && (
         <Causes bicycle={bicycle} send={send} end={end} reading={last} cause={cause} />
       )}
-      {!round && !reads && pending && <p role="status">Reckoning the round…</p>}
-      {!round && !reads && truth && last && (
+      {isAt && !reads && pending && <p role="status">Reckoning the round…</p>}
+      {isAt && !reads && truth && last && (
         <Wants
           truth={truth}
           waits={isHeld ? 'First what comes before the first turn.' : null}
@@ -185,25 +208,26 @@ export function WheelAt({
           }}
         />
       )}
-      {reads && (
+      {lacing === null && reads && (
         <>
           {figure}
           {read}
         </>
       )}
       <SpoiltNipples bicycle={bicycle} send={send} end={end} />
-      {!reads && !round && (
+      {isAt && !reads && (
         <Disclosure summary={<>Read it again</>} wide>
           {read}
         </Disclosure>
       )}
-      {!reads && figure}
+      {!lacing && !reads && figure}
       <More
         bicycle={bicycle}
         send={send}
         end={end}
         wheel={wheel}
         standInN={spun ? spun.tensionN : null}
+        chosen={chosen}
         choose={choose}
       />
       <Button color="inherit" onClick={() => setBuilding(true)}>

@@ -18,13 +18,13 @@ export interface WheelNow {
   pending: boolean;
 }
 
-/** A wheel as it stands: its last reading, the round that is under way, and what is reckoned of both. */
-export function useWheel(bicycle: Bicycle, end: WheelEnd): WheelNow {
+/** A wheel as it stands: its last reading, the round that is under way, and what is reckoned of both; nothing while it `reads`. */
+export function useWheel(bicycle: Bicycle, end: WheelEnd, reads = false): WheelNow {
   const build = buildOf(bicycle, end);
-  const cause = useReckon('wheels.cause', causeInput(bicycle, end));
+  const cause = useReckon('wheels.cause', reads ? null : causeInput(bicycle, end));
   const told = cause.pending ? null : cause.output;
   // What the joint of the rim reads is no work of nipples: the round is asked without it.
-  const truth = useReckon('wheels.true', cause.pending ? null : trueInput(bicycle, end, told?.leaveOut));
+  const truth = useReckon('wheels.true', reads || cause.pending ? null : trueInput(bicycle, end, told?.leaveOut));
   const spokes = build?.spokes ?? 0;
   return {
     build,

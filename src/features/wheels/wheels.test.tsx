@@ -1,6 +1,7 @@
 import { act, screen, waitFor, within } from '@testing-library/react';
 import { drawStage } from '../../../tests/stage';
 import { userEvent } from '../../../tests/user';
+import { lawOf } from '../../../tests/wholeBicycle';
 import { newBicycle } from '@/model/fresh';
 import { lastReading, roundNow, trueInput, turnsMade, usualBuild } from '@/model/wheels/questions';
 import type { StageViewProps } from '../workshop/declared';
@@ -157,10 +158,12 @@ describe('the wheel in the stand', () => {
     await userEvent.type(field(), '30{Enter}');
     expect(await screen.findByText('-15 to 15')).toBeInTheDocument();
     await userEvent.clear(field());
-    for (const mm of bump.slice(0, 35)) await userEvent.type(field(), `${String(mm).replace('.', ',')}{Enter}`);
+    // Left is more, right is less: a gauge goes either way from its nought.
+    const swings = bump.map((mm) => Math.round((mm - 0.4) * 100) / 100);
+    for (const mm of swings.slice(0, 35)) await userEvent.type(field(), `${String(mm).replace('.', ',')}{Enter}`);
     expect(which()).toHaveTextContent('Spoke 36, right');
     expect(record().wheelReadings).toHaveLength(1);
-    expect(record().wheelReadings[0]!.lateralMm).toEqual([...bump.slice(0, 35), null]);
+    expect(record().wheelReadings[0]!.lateralMm).toEqual([...swings.slice(0, 35), null]);
     expect(screen.getByText(/35 of 36 read/)).toHaveTextContent('straight between its neighbours');
     await userEvent.click(screen.getByRole('button', { name: 'That is all' }));
     await waitFor(() => expect(told()).toHaveTextContent('1.4'));
@@ -182,10 +185,10 @@ describe('the wheel in the stand', () => {
     );
     expect(await screen.findByRole('status', { name: 'The round' })).toHaveTextContent('Spoke 5, left');
     const fewer = { ...built, build: { ...built.build, spokes: 32 } };
-    await act(async () => workshop.send('b1', fewer));
+    act(() => workshop.send('b1', fewer));
     expect(await screen.findByRole('alert')).toHaveTextContent('A round of 36 spokes is under way');
     expect(record().wheelRounds).toEqual([round]);
-    await act(async () => workshop.send('b1', built));
+    act(() => workshop.send('b1', built));
     expect(await screen.findByRole('status', { name: 'The round' })).toHaveTextContent('Spoke 5, left');
   });
 
@@ -285,5 +288,64 @@ describe('the wheel in the stand', () => {
     await userEvent.click(await screen.findByRole('button', { name: 'Put down as trued' }));
     expect(record().observations.at(-1)).toMatchObject({ check: 'runout-rear', stage: 'prove', by: 'Ada' });
     expect(record().secondLooks).toMatchObject([{ of: 'fifty-km' }]);
+  });
+});
+
+describe('spokes and lacing', () => {
+  test('one broken spoke: its length, its steps in order, nobody rides on it; the third says rebuild', async () => {
+    const { record } = await drawStage(Rear, [built], PEOPLE);
+    const breaks = async (spoke: string) => {
+      await userEvent.click(screen.getByRole('combobox', { name: 'Which broke' }));
+      await userEvent.click(await screen.findByRole('option', { name: spoke }));
+      await userEvent.click(screen.getByRole('button', { name: 'It broke' }));
+    };
+    await userEvent.click(await screen.findByText('A broken spoke'));
+    await breaks('Spoke 4, right');
+    // The cogs are on its side.
+    expect(await screen.findByRole('checkbox', { name: 'Cogs, disc and tyre off' })).toBeInTheDocument();
+    expect(screen.getByText(/^\d{3} mm$/)).toBeInTheDocument();
+    const dangers = () => lawOf(record(), '2026-11-25').ready.missing.filter(({ id }) => id.startsWith('spoke-'));
+    expect(dangers()).toHaveLength(1);
+    await userEvent.click(screen.getByRole('checkbox', { name: 'In, and crossed as its neighbours are' }));
+    expect(record().worked.at(-1)).toMatchObject({ place: 'spokes.rear', kind: 'renewed' });
+    await userEvent.click(screen.getByRole('checkbox', { name: 'The whole wheel read, and trued' }));
+    expect(dangers()).toHaveLength(0);
+    await userEvent.click(await screen.findByText('A broken spoke'));
+    await breaks('Spoke 7, left');
+    await waitFor(() => expect(screen.getAllByRole('list', { name: 'Renewed step by step' })).toHaveLength(2));
+    await breaks('Spoke 9, left');
+    expect(await screen.findByText(/3 have broken/)).toBeInTheDocument();
+  });
+
+  test('spokes to buy of each side; laced spoke by spoke by the space bar, back one, and left for another day', async () => {
+    const { record } = await drawStage(Rear, [built], PEOPLE);
+    await userEvent.click(await screen.findByText('Spokes to buy, and lacing'));
+    expect(await screen.findByText(/^19 spokes of \d{3} mm, 19 spokes of \d{3} mm, 38 nipples/)).toBeInTheDocument();
+    await userEvent.click(screen.getByRole('button', { name: '62 to the inch' }));
+    expect(screen.getByText(/no modern nipple goes on/)).toBeInTheDocument();
+    await userEvent.click(screen.getByRole('button', { name: 'Put it on order' }));
+    expect(record().deliveries).toMatchObject([{ place: 'spokes.rear', arrivedAt: null }]);
+    await userEvent.click(screen.getByRole('button', { name: 'Lace it anew' }));
+    const told = () => screen.getByRole('status', { name: 'The lacing' });
+    await waitFor(() => expect(told()).toHaveTextContent('1 of 36'));
+    expect(record().lacings.rear).toEqual({ pulling: 'outside', laced: 0 });
+    expect(screen.getByRole('button', { name: 'It is in' })).toHaveFocus();
+    await userEvent.keyboard(' ');
+    await waitFor(() => expect(told()).toHaveTextContent('2 of 36'));
+    expect(lawOf(record(), '2026-11-25').ready.missing.map(({ id }) => id)).toContain('lacing-rear');
+    await userEvent.click(screen.getByRole('button', { name: 'Back one' }));
+    await waitFor(() => expect(told()).toHaveTextContent('1 of 36'));
+    for (let i = 0; i < 36; i++) await userEvent.click(await screen.findByRole('button', { name: 'It is in' }));
+    await waitFor(() => expect(told()).toHaveTextContent('All 36 are in'));
+    expect(lawOf(record(), '2026-11-25').ready.missing.map(({ id }) => id)).not.toContain('lacing-rear');
+    await userEvent.click(screen.getByRole('button', { name: 'Into the stand with it' }));
+    expect(record().lacings.rear).toBeUndefined();
+  });
+
+  test('a hub that is wider than its rim is told in words', async () => {
+    const wide = { ...built, build: { ...built.build, rimRadiusMm: 120, leftRadiusMm: 120 } };
+    await drawStage(Rear, [wide], PEOPLE);
+    await userEvent.click(await screen.findByText('Spokes to buy, and lacing'));
+    expect(await screen.findByRole('alert')).toHaveTextContent('wider than its rim');
   });
 });

@@ -4,6 +4,7 @@ import type { LookOver } from '@/core/inspect/lookOver';
 import type { ProofEvidence } from '@/core/prove/evidence';
 import type { Proof } from '@/core/prove/proofs';
 import { ONLY_ON, type OnlyOn } from '../rebuild/onlyOn';
+import { judgeMount, mounting } from '@/core/tyres/judgeMount';
 import { judgeDepth } from '@/core/rebuild/insertion';
 import { slippingClamps } from '@/core/rebuild/slips';
 import { proofTroubles } from '@/core/prove/proofTroubles';
@@ -21,6 +22,7 @@ import { ALIGNMENT_LINES, PLACE_OF_LINE } from '../inspect/part';
 import { momentOf } from '../stamps';
 import { bearingLeaf } from '../leafKey';
 import { isSettled, partsOff, trayFor } from '../strip/trays';
+import { mountOf } from '../tyres/questions';
 import { bearingFor } from '../bearings/bearingFor';
 
 /** What calculators say of the bicycle, which the law leans on. */
@@ -165,7 +167,8 @@ function proofsOf(bicycle: Bicycle, { proofs }: Pick<Reckoned, 'proofs'>): Rows<
 }
 
 /** What is unsafe by a word of the record that no look-over brings: a recall, a crash, a battery. */
-function dangersOf({ recalls, alignments, electricDrive, kind, jointFills, insertions }: Bicycle): Rows<'findings'> {
+function dangersOf(bicycle: Bicycle): Rows<'findings'> {
+  const { recalls, alignments, electricDrive, kind, jointFills, insertions } = bicycle;
   const unsafe = { state: 'unsafe' as const, safety: true, again: false };
   const lastOf = new Map(alignments.map((row) => [`${row.line} ${row.place}`, row]));
   const last = new Map(recalls.map((row) => [`${row.of} ${row.place}`, row]));
@@ -203,6 +206,39 @@ function dangersOf({ recalls, alignments, electricDrive, kind, jointFills, inser
     ...(kind.electric && electricDrive.battery === 'damaged'
       ? [{ id: 'battery', label: 'A damaged battery', place: 'frame', ...unsafe }]
       : []),
+    ...wheelDangers(bicycle).map((danger) => ({ ...danger, ...unsafe })),
+  ];
+}
+
+/** What of a wheel nobody rides on: a spoke that broke and is not renewed, a lacing that is not whole, a tyre that is not of its rim. */
+function wheelDangers({
+  brokenSpokes,
+  lacings,
+  wheelBuilds,
+  tyreFits,
+}: Bicycle): Pick<Rows<'findings'>[number], 'id' | 'label' | 'place'>[] {
+  const ends = ['front', 'rear'] as const;
+  return [
+    ...brokenSpokes
+      .filter(({ done }) => !done.includes('whole'))
+      .map(({ id, end, spoke }) => ({
+        id: `spoke-${id}`.slice(0, 64),
+        label: `Spoke ${spoke + 1} of the ${end} wheel broke and is not renewed`,
+        place: `spokes.${end}`,
+      })),
+    ...ends
+      .filter((end) => lacings[end] !== undefined && lacings[end].laced < (wheelBuilds[end]?.spokes ?? 0))
+      .map((end) => ({
+        id: `lacing-${end}`,
+        label: `The ${end} wheel is being laced: ${lacings[end]!.laced} spokes are in`,
+        place: `spokes.${end}`,
+      })),
+    ...ends.flatMap((end) => {
+      const never = tyreFits[end] ? judgeMount(mounting.parse(mountOf(tyreFits[end]))).never : [];
+      return never.length === 0
+        ? []
+        : [{ id: `tyre-fit-${end}`, label: `The ${end} tyre: ${never[0]!}`.slice(0, 300), place: `tyre.${end}` }];
+    }),
   ];
 }
 

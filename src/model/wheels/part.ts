@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import { SPOKE_FEELS } from '@/core/inspect/evidence';
+import { BROKE_AT } from '@/core/wheels/brokeAt';
 import { at, id, person, type Held } from '../fields';
 import { fields, rows } from '../leaf';
 
@@ -73,8 +74,6 @@ export type WheelRound = z.output<typeof wheelRound>;
 export const NIPPLES = ['loose', 'stuck', 'rounded', 'renewed'] as const;
 export type NippleState = (typeof NIPPLES)[number];
 
-/** Where a spoke broke tells why. */
-export const BROKE_AT = ['elbow', 'thread', 'middle', 'unknown'] as const;
 /** A spoke that broke, and what took its place. */
 export const brokenSpoke = z.strictObject({
   id,

@@ -128,6 +128,10 @@ function historyOf(bicycle: Known, end: WheelEnd, spokes: number): NonNullable<Q
     .slice(-6);
 }
 
+/** Spokes of a wheel that broke and are not renewed. */
+export const brokenNow = ({ brokenSpokes }: Pick<Bicycle, 'brokenSpokes'>, end: WheelEnd) =>
+  brokenSpokes.filter((row) => row.end === end && !row.done.includes('whole'));
+
 /** Spokes whose nipples are one of these, counted from the valve hole from nought. */
 export const marked = (
   { nipples }: Pick<Bicycle, 'nipples'>,

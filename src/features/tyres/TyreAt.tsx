@@ -1,0 +1,18 @@
+'use client';
+import type { WheelEnd } from '@/model/wheels/part';
+import type { StageProps } from '../workshop/WorkshopProvider';
+import { Punctures } from './Punctures';
+import { Sealant } from './Sealant';
+import { TyreFits } from './TyreFits';
+
+/** A tyre on its rim: whether it belongs there, why it went flat, what seals in it. */
+export function TyreAt({ bicycle, send, end }: StageProps & { end: WheelEnd }) {
+  const at = { bicycle, send, end };
+  return (
+    <>
+      <TyreFits {...at} />
+      <Punctures {...at} />
+      {bicycle.tyreFits[end]?.isTubeless && <Sealant {...at} />}
+    </>
+  );
+}
