@@ -75,11 +75,11 @@ describe('tension by its means', () => {
   });
 
   test('squeezed pairs are two of a side by turns, every spoke once', () => {
-    const pairs = Array.from({ length: 16 }, (_, i) => (i === 3 ? 'slack' : 'even'));
-    const feels = feelsOfPairs(pairs as SpokeFeel[], 32)!;
+    const pairs = Array.from({ length: 16 }, (_, i): SpokeFeel => (i === 3 ? 'slack' : 'even'));
+    const feels = feelsOfPairs(pairs, 32)!;
     expect(feels.flatMap((feel, i) => (feel === 'slack' ? [i] : []))).toEqual([5, 7]);
     expect(feels).not.toContain(null);
-    expect(feelsOfPairs(pairs as SpokeFeel[], 36)).toBeNull();
+    expect(feelsOfPairs(pairs, 36)).toBeNull();
   });
 
   test('tones without a meter even a wheel out and say nothing of how tight; a slack hand says tension first', () => {
