@@ -34,15 +34,15 @@ export function sufferingOf(fault: WheelFault, seed: number, spokes: number): Su
       return {
         ...plain,
         turns: all.map(
-          (i) => little[i]! + sign * (isLeft(i) ? 1 : -1) * 0.9 * Math.exp(-((away(i, at, spokes) / 2) ** 2)),
+          (i) => little[i]! + sign * (isLeft(i) ? 1 : -1) * 0.75 * Math.exp(-((away(i, at, spokes) / 2.4) ** 2)),
         ),
       };
     case 'hop':
-      return { ...plain, turns: all.map((i) => little[i]! + sign * 1.1 * Math.exp(-((away(i, at, spokes) / 3) ** 2))) };
+      return { ...plain, turns: all.map((i) => little[i]! + sign * 1.7 * Math.exp(-((away(i, at, spokes) / 4) ** 2))) };
     case 'slack':
       return { ...plain, turns: little.map((each) => 0.6 * each), tightShare: 0.36 };
     case 'middle':
-      return { ...plain, turns: all.map((i) => little[i]! * 0.5 + (isLeft(i) ? sign : -sign) * 0.7) };
+      return { ...plain, turns: all.map((i) => little[i]! * 0.5 + (isLeft(i) ? sign : -sign) * 0.9) };
     case 'dent':
       return {
         ...plain,

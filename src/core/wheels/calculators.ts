@@ -2,6 +2,7 @@ import { wheelsBrokenSpoke } from './brokenSpoke';
 import { wheelsCause } from './cause';
 import { wheelsClasses } from './classes';
 import { wheelsLacing } from './lacing';
+import { wheelsScore } from './score';
 import { wheelsSpoilt } from './spoilt';
 import { wheelsSpin } from './spin';
 import { wheelsSpokeLength } from './spokeLength';
@@ -21,6 +22,7 @@ export const calculators = [
   wheelsCause,
   wheelsLacing,
   wheelsSpoilt,
+  wheelsScore,
   wheelsBrokenSpoke,
   wheelsClasses,
 ] as const;

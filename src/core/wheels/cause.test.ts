@@ -2,6 +2,7 @@ import { answer } from '../calculator';
 import { neglected, readOff } from '../practice/wheel';
 import { wheelsCause, type WheelCauses } from './cause';
 import { hiddenOf, withoutPushing } from './madeUp';
+import { wheelsSpin } from './spin';
 
 const OF = {
   spokes: 36,
@@ -101,4 +102,18 @@ describe('what no nipple cures', () => {
     const said = answer(wheelsCause, { ...OF, readings: { lateralMm } });
     expect(said.ok && said.output.verdict).toBe('nipples');
   });
+});
+
+test('the stand-in of a steel rim has its joint, and what is left out of the round is that alone', () => {
+  const of = { ...OF, rimClass: 'vintage steel roadster' };
+  for (const seed of [1, 2, 3]) {
+    const spun = answer(wheelsSpin, { ...of, seed, fault: 'wobble' });
+    if (!spun.ok) throw new Error(JSON.stringify(spun.errors));
+    const { lateralMm, radialMm, tensionN } = spun.output;
+    const said = answer(wheelsCause, { ...of, readings: { lateralMm, radialMm, tensionN } });
+    if (!said.ok) throw new Error(JSON.stringify(said.errors));
+    expect(said.output.verdict).toBe('joint');
+    expect(said.output.leaveOut).toContain(18);
+    expect(said.output.leaveOut.length).toBeLessThanOrEqual(3);
+  }
 });

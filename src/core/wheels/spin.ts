@@ -6,9 +6,9 @@ import { sufferingOf, WHEEL_FAULTS } from '../practice/wheelFaults';
 import { remembered } from '../remembered';
 import { crossings, flanges, rimRadiusMm, spokeCount } from './laced';
 import { hiddenOf, withoutPushing } from './madeUp';
-import { RIM_CLASSES } from './wheelInfluence';
+import { RIM_CLASSES, rimRow } from './wheelInfluence';
 
-const shape = z.strictObject({
+export const spinShape = z.strictObject({
   spokes: spokeCount,
   crossings,
   mirrored: z._default(z.boolean(), false),
@@ -25,7 +25,7 @@ const shape = z.strictObject({
   round: z._default(z.number().check(z.multipleOf(1), z.gte(0), z.lte(1000)), 0),
 });
 const input = rule(
-  shape,
+  spinShape,
   ['made'],
   ({ made, spokes }) => made.length === 0 || made.length === spokes,
   ({ spokes }) => `one for each of the ${spokes} spokes, or none`,
@@ -45,15 +45,27 @@ export interface Spun {
 const GETS = 0.9;
 const LEAST_SHARE = 0.15;
 
-type Of = Omit<z.output<typeof shape>, 'made' | 'round'>;
+const JOINT_MM = 0.8;
+/** The joint of an old steel rim, opposite the valve: a lump that is narrower than any nipple makes one. */
+function jointOf(spokes: number): { lateralMm: number[]; radialMm: number[] } {
+  const at = spokes / 2;
+  const lump = Array.from({ length: spokes }, (_, i) => JOINT_MM * Math.exp(-(((i - at) / 0.6) ** 2)));
+  return { lateralMm: lump, radialMm: lump.map(() => 0) };
+}
+
+type Of = Omit<z.output<typeof spinShape>, 'made' | 'round'>;
 
 /** A made-up wheel with its nipples as its fault has them; how stiff it really is hangs on its seed. */
 const madeUp = remembered(({ seed, fault, ...of }: Of) => {
   const { turns, tightShare, bent, seized } = sufferingOf(fault, seed, of.spokes);
   const { wheel, usualN } = hiddenOf(of, 0.75 + ((seed * 7919) % 100) / 200, tightShare);
+  const joint = rimRow(of.rimClass, of.rimRadiusMm).material === 'steel' ? jointOf(of.spokes) : null;
   const least = LEAST_SHARE * Math.min(usualN.left, usualN.right);
-  return { wheel, turns: withoutPushing(wheel, turns, least), bent, seized };
+  return { wheel, turns: withoutPushing(wheel, turns, least), bent: bent ?? joint, seized };
 }, 4);
+
+/** The wheel that a question is of, before anything was made of it. */
+export const spun = ({ made: _made, round: _round, ...of }: z.output<typeof spinShape>) => madeUp(of);
 
 /**
  * A made-up wheel spun past a dial gauge and squeezed by a tension meter, with the turns that were made of it: the stand-in for a real

@@ -122,7 +122,8 @@ export function PrintSheet({
   const proofs = useProofs(bicycle.kind);
   const evidence = useEvidence(bicycle);
   const signature = bicycle.signed.at(-1);
-  const [look] = openLooks(bicycle);
+  const looks = openLooks(bicycle);
+  const look = looks.find(({ of }) => of === 'fifty-km');
   const overhauled = bicycle.bearings.filter(
     (bearing) => bearing.before || bearing.after || ballsIn(bearing).length > 0,
   );
@@ -284,6 +285,9 @@ export function PrintSheet({
         {look
           ? `Second look by ${dayOf(look.dueOn)}, or after fifty kilometres: spokes settle and cables bed in. `
           : 'Spokes settle and cables bed in: have bolts and brakes looked at again after the first rides. '}
+        {looks
+          .filter(({ of }) => of !== 'fifty-km')
+          .map(({ id, words, dueOn }) => `${words} By ${dayOf(dueOn)}. `)}
         This sheet says what was seen and done; it is no certificate.
       </Part>
     </Box>

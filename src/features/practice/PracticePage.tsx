@@ -9,6 +9,7 @@ import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
 import { DERAILLEUR_LEVELS } from '@/core/practice/derailleur';
 import type { PracticeLevel } from '@/core/practice/hub';
+import { WHEEL_LEVELS } from '@/core/practice/wheelLevels';
 import { TopBar } from '../top-bar/TopBar';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings } from '../workshop/WorkshopProvider';
@@ -18,6 +19,8 @@ import { createSound, type RoomSound } from './sound';
 const DerailleurRound = dynamic(() => import('./DerailleurRound').then((module) => module.DerailleurRound), {
   ssr: false,
 });
+
+const WheelRound = dynamic(() => import('./WheelRound').then((module) => module.WheelRound), { ssr: false });
 
 /** Any seed hides another hub; the clock is as good a die as any, and the core keeps none. */
 const anySeed = () => Date.now() % 2_147_483_647;
@@ -91,7 +94,7 @@ function Levels({
   );
 }
 
-/** The practice room: a hidden bearing or derailleur, set by hand, eye and ear. */
+/** The practice room: a hidden bearing, derailleur or wheel, set by hand, eye and ear. */
 export function PracticePage() {
   const { output } = useReckon('practice.levels', {});
   const reduced = useMediaQuery('(prefers-reduced-motion: reduce)', { noSsr: true });
@@ -102,6 +105,7 @@ export function PracticePage() {
   const [words, setWords] = useState<boolean | null>(null);
   const [adviser, setAdviser] = useState(false);
   const derailleur = DERAILLEUR_LEVELS.find((each) => each.id === levelId) ?? null;
+  const wheel = WHEEL_LEVELS.find((each) => each.id === levelId) ?? null;
   const level = output?.levels.find((each) => each.id === levelId) ?? output?.levels[0];
   const index = level ? output!.levels.indexOf(level) : 0;
   const next = output?.levels[index + 1];
@@ -131,8 +135,8 @@ export function PracticePage() {
           <>
             <Box>
               <Levels
-                levels={[...output.levels, ...DERAILLEUR_LEVELS]}
-                chosen={derailleur?.id ?? level.id}
+                levels={[...output.levels, ...DERAILLEUR_LEVELS, ...WHEEL_LEVELS]}
+                chosen={(derailleur ?? wheel ?? level).id}
                 onChoose={(id) => {
                   setLevelId(id);
                   setSeed(anySeed());
@@ -157,7 +161,16 @@ export function PracticePage() {
                 />
               </Box>
             </Box>
-            {derailleur ? (
+            {wheel ? (
+              <WheelRound
+                key={`${wheel.id} ${seed}`}
+                level={wheel}
+                seed={Math.max(1, seed)}
+                sound={sound}
+                adviser={adviser}
+                onAgain={() => setSeed((was) => was + 1)}
+              />
+            ) : derailleur ? (
               <DerailleurRound
                 key={`${derailleur.id} ${seed}`}
                 level={derailleur}

@@ -1,16 +1,19 @@
 import { ThemeProvider } from '@mui/material/styles';
-import { render, screen } from '@testing-library/react';
+import { render, screen, waitFor, within } from '@testing-library/react';
 import { userEvent } from '../../../tests/user';
 import { answer } from '@/core/calculator';
 import { hiddenHub, type PracticeLevel } from '@/core/practice/hub';
 import { DERAILLEUR_LEVELS, feltAs, hiddenDerailleur, isCrisp, scoreDerailleur } from '@/core/practice/derailleur';
 import { practiceLevels } from '@/core/practice/levels';
+import { WHEEL_LEVELS } from '@/core/practice/wheelLevels';
+import { practised } from '@/model/settings/practice';
 import { USUAL_SETTINGS } from '@/model/settings/usual';
 import { theme } from '@/ui/theme';
 import { memoryBrowser } from '../../../tests/memoryBrowser';
 import { WorkshopContext } from '../workshop/WorkshopProvider';
 import { DerailleurRound } from './DerailleurRound';
 import { PracticePage } from './PracticePage';
+import { WheelRound } from './WheelRound';
 import { createRoom, type Frame } from './room';
 
 jest.mock('next/navigation', () => ({ useSearchParams: () => new URLSearchParams(window.location.search) }));
@@ -190,5 +193,74 @@ describe('a hidden derailleur', () => {
     expect(screen.getByRole('status', { name: 'Score' })).toHaveTextContent(/cable alone|friction in|hanger leant/);
     expect(screen.getByRole('button', { name: 'To a larger cog' })).toBeDisabled();
     expect(workshop.store.getState().settings.practice['derailleur-7']).toMatchObject({ rounds: 1 });
+  });
+});
+
+describe('a hidden wheel', () => {
+  const level = (id: string) => WHEEL_LEVELS.find((each) => each.id === id)!;
+  async function put(id: string, adviser: boolean) {
+    const browser = memoryBrowser();
+    const workshop = browser.tab(1);
+    await workshop.load(() => ({ bicycles: [], settings: USUAL_SETTINGS }));
+    render(
+      <ThemeProvider theme={theme}>
+        <WorkshopContext value={{ name: 'own', workshop }}>
+          <WheelRound level={level(id)} seed={2} sound={null} adviser={adviser} onAgain={() => undefined} />
+        </WorkshopContext>
+      </ThemeProvider>,
+    );
+    await screen.findByRole('status', { name: 'At the pads' });
+    return { workshop, browser };
+  }
+  const press = (name: string) => userEvent.click(screen.getByRole('button', { name }));
+  const gets = () => screen.getByRole('status', { name: 'What eye and ear get' });
+
+  test('is turned past the pads, plucked, turned by quarters and spun; a guess scores nothing', async () => {
+    const { workshop } = await put('wheel-wobble', false);
+    expect(screen.getByRole('status', { name: 'At the pads' })).toHaveTextContent('Spoke 1, left');
+    await press('On a spoke');
+    expect(screen.getByRole('status', { name: 'At the pads' })).toHaveTextContent('Spoke 2, right');
+    await press('Pluck it');
+    expect(gets()).toHaveTextContent(/It sounds (lower|higher|like)/);
+    await press('A quarter tighter');
+    expect(gets()).toHaveTextContent('A quarter tighter.');
+    await press('Squeeze, and spin');
+    expect(gets()).toHaveTextContent(/furthest sideways .* near spoke \d+/);
+    expect(screen.getByText(/1 nipples? turned, 1 round/)).toBeInTheDocument();
+    await press('It is true');
+    expect(await screen.findByRole('status', { name: 'Score' })).toHaveTextContent('Not yet');
+    await waitFor(() =>
+      expect(workshop.store.getState().settings.practice['wheel-wobble']).toMatchObject({ rounds: 1, best: 0 }),
+    );
+  });
+
+  test('the adviser stands beside it on demand, and what it says trues the wheel', async () => {
+    await put('wheel-wobble', true);
+    const list = within(await screen.findByRole('note', { name: 'Adviser' })).getAllByRole('listitem');
+    for (const words of list.map(({ textContent }) => textContent)) {
+      const [, spoke, turns, way] = /^Spoke (\d+), .*: (.*) (tighter|looser)$/.exec(words)!;
+      const quarters = { 'a quarter turn': 1, 'half a turn': 2, 'three quarters of a turn': 3 }[turns!] ?? 4;
+      while (!new RegExp(`Spoke ${spoke},`).test(screen.getByRole('status', { name: 'At the pads' }).textContent))
+        await press('On a spoke');
+      for (let i = 0; i < quarters; i++) await press(way === 'tighter' ? 'A quarter tighter' : 'A quarter looser');
+    }
+    await press('Squeeze, and spin');
+    await press('It is true');
+    expect(await screen.findByRole('status', { name: 'Score' })).toHaveTextContent('True, by');
+  });
+
+  test('a score survives two tabs: what either practised is kept', async () => {
+    const { workshop, browser } = await put('wheel-dent', false);
+    const other = browser.tab(2);
+    await other.load(() => ({ bicycles: [], settings: USUAL_SETTINGS }));
+    await other.changeSettings((kept) => practised(kept, 'wheel-hop', 70, '2026-11-25T10:00:00.000Z'));
+    await press('It is bent metal');
+    expect(await screen.findByRole('status', { name: 'Score' })).toHaveTextContent('100');
+    await waitFor(() =>
+      expect(workshop.store.getState().settings.practice).toMatchObject({
+        'wheel-dent': { best: 100, rounds: 1 },
+        'wheel-hop': { best: 70 },
+      }),
+    );
   });
 });

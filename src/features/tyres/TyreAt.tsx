@@ -8,10 +8,12 @@ import { TyreFits } from './TyreFits';
 /** A tyre on its rim: whether it belongs there, why it went flat, what seals in it. */
 export function TyreAt({ bicycle, send, end }: StageProps & { end: WheelEnd }) {
   const at = { bicycle, send, end };
+  const isFlat = bicycle.punctures.some((row) => row.end === end && !row.isMended);
   return (
     <>
+      {isFlat && <Punctures {...at} />}
       <TyreFits {...at} />
-      <Punctures {...at} />
+      {!isFlat && <Punctures {...at} />}
       {bicycle.tyreFits[end]?.isTubeless && <Sealant {...at} />}
     </>
   );

@@ -27,8 +27,8 @@ const VALVES = [
 ] as const;
 type Length = 'tyreSeatMm' | 'tyreMm' | 'rimInnerMm';
 const LENGTHS: { figure: Length; label: string; help: string; least: number; most: number }[] = [
-  { figure: 'tyreSeatMm', label: 'Tyre’s bead seat', help: 'second figure of its marking', least: 200, most: 700 },
-  { figure: 'tyreMm', label: 'Tyre’s width', help: 'first figure, or measured', least: 15, most: 130 },
+  { figure: 'tyreSeatMm', label: 'Tyre’s bead seat', help: 'its marking, second', least: 200, most: 700 },
+  { figure: 'tyreMm', label: 'Tyre’s width', help: 'its marking, first', least: 15, most: 130 },
   { figure: 'rimInnerMm', label: 'Rim, inside', help: 'between its sides', least: 13, most: 35 },
 ];
 const yes = (value: boolean | undefined) => (value === undefined ? null : value ? 'yes' : 'no');
@@ -48,8 +48,8 @@ export function TyreFits({ bicycle, send, end }: StageProps & { end: WheelEnd })
           label="Rim’s bead seat"
           kind="length"
           unit="mm"
-          width={180}
-          help="as the bicycle is described"
+          width={146}
+          help="as described"
           value={rimSeatMm}
           onCommit={(value) => read({ rimSeatMm: value })}
           refuse={(value) => (value < 200 || value > 700 ? '200 to 700 mm' : null)}
@@ -60,7 +60,7 @@ export function TyreFits({ bicycle, send, end }: StageProps & { end: WheelEnd })
             label={label}
             kind="length"
             unit="mm"
-            width={180}
+            width={146}
             help={help}
             value={fit[figure] ?? null}
             onCommit={(value) => read({ [figure]: value })}
@@ -99,7 +99,7 @@ export function TyreFits({ bicycle, send, end }: StageProps & { end: WheelEnd })
             label={label}
             kind="pressure"
             unit="bar"
-            width={180}
+            width={146}
             value={fit[figure] ?? null}
             onCommit={(value) => read({ [figure]: value })}
             refuse={(value) => (value <= 0 || value > 15 ? '0 to 15 bar' : null)}
@@ -113,7 +113,7 @@ export function TyreFits({ bicycle, send, end }: StageProps & { end: WheelEnd })
               {i === 0 && <StateMark state={stateOf('tyres.mount', mount.verdict)} word={false} size={22} />} {reason}
             </Box>
           ))}
-          {wide && (
+          {wide && mount.verdict !== 'never' && (
             <Box>
               <StateMark state={stateOf('wheels.tyreFit', wide.verdict)} word={false} size={18} /> {wide.reasons[0]}
             </Box>

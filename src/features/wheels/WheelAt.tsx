@@ -135,6 +135,8 @@ export function WheelAt({
   const steps = settingUp.jobs.find((job) => job.place === place && job.job === 'truing')?.steps ?? [];
   const before = steps.filter(({ id }) => BEFORE.includes(id));
   const isHeld = before.some(({ done }) => !done);
+  // A cracked rim, a wall that is at its end: no nipple is turned on either.
+  const ended = lookOver?.findings.find((each) => each.place === place && each.state === 'unsafe' && !each.ended);
   const other = roundOfAnother(bicycle, end, build.spokes);
   // Whoever reads spoke by spoke is asked on after a reload, until it is said that that is all.
   const lacing = bicycle.lacings[end] ?? null;
@@ -201,7 +203,13 @@ export function WheelAt({
       {isAt && !reads && truth && last && (
         <Wants
           truth={truth}
-          waits={isHeld ? 'First what comes before the first turn.' : null}
+          waits={
+            ended
+              ? `${ended.label}: ${ended.reasons[0] ?? 'unsafe'} It goes no further.`
+              : isHeld
+                ? 'First what comes before the first turn.'
+                : null
+          }
           onBegin={begin}
           onTrued={() => {
             for (const command of asTrued(bicycle, last, { by, at: nowIso(), today, newId })) send(command);
@@ -221,15 +229,17 @@ export function WheelAt({
         </Disclosure>
       )}
       {!lacing && !reads && figure}
-      <More
-        bicycle={bicycle}
-        send={send}
-        end={end}
-        wheel={wheel}
-        standInN={spun ? spun.tensionN : null}
-        chosen={chosen}
-        choose={choose}
-      />
+      {lacing === null && (
+        <More
+          bicycle={bicycle}
+          send={send}
+          end={end}
+          wheel={wheel}
+          standInN={spun ? spun.tensionN : null}
+          chosen={chosen}
+          choose={choose}
+        />
+      )}
       <Button color="inherit" onClick={() => setBuilding(true)}>
         How it is built
       </Button>

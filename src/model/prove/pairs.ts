@@ -28,8 +28,8 @@ const BRAKE_PLACES = [
 ];
 
 /**
- * Everything that was read or felt before and after: `worked` holds every bearing that was opened and what was read of every
- * brake that was touched, whether it was felt again or not; `others` the rest that anybody read.
+ * Everything that was read or felt before and after: `worked` holds every bearing that was opened, what was read of every
+ * brake that was touched and of every wheel that was trued, whether it was felt again or not; `others` the rest that anybody read.
  */
 export function provedPairs(
   bicycle: Bicycle,
@@ -37,6 +37,7 @@ export function provedPairs(
 ): { worked: ProvedPair[]; others: ProvedPair[] } {
   const touched = new Set(bicycle.worked.map(({ place }) => place));
   const isBrakeTouched = BRAKE_PLACES.some((place) => touched.has(place));
+  const isTrued = (place: string) => place.startsWith('rim.') && touched.has(`spokes.${place.slice('rim.'.length)}`);
   const opened = new Set([
     ...bicycle.trays
       .filter(({ place, doneSteps }) => isBearing(place) && (doneSteps.length > 0 || touched.has(place)))
@@ -68,7 +69,7 @@ export function provedPairs(
         what: reading.label,
         before: words(before),
         after: words(after),
-        isWorked: BRAKE_PLACES.includes(reading.place) && isBrakeTouched,
+        isWorked: (BRAKE_PLACES.includes(reading.place) && isBrakeTouched) || isTrued(reading.place),
       };
     })
     .filter((pair) => pair.isWorked || pair.before !== null || pair.after !== null);

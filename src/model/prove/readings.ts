@@ -49,6 +49,13 @@ function atCheck(bicycle: Bicycle, check: string): ReadPair {
   };
 }
 
+/** How far a wheel swung when it was first read in the stand, where a runout is asked for; null for every other reading. */
+function firstSwing({ wheelReadings }: Pick<Bicycle, 'wheelReadings'>, reading: string): number | null {
+  const end = /^runout-(front|rear)$/.exec(reading)?.[1];
+  const first = wheelReadings.find((row) => row.end === end);
+  return lengthOf(first?.lateralMm.filter((each) => each !== null));
+}
+
 /** A reading before and after, from wherever the record knows it: look-over, bearing, or this stage. */
 export function readPair(bicycle: Bicycle, { id, from, ref }: Pick<ReadingHere, 'id' | 'from' | 'ref'>): ReadPair {
   if (from === 'check') return atCheck(bicycle, ref!);
@@ -57,7 +64,8 @@ export function readPair(bicycle: Bicycle, { id, from, ref }: Pick<ReadingHere, 
     return { before: before?.spinS ?? null, after: after?.spinS ?? null };
   }
   return {
-    before: lastOf(bicycle, id, 'before') ?? (ref === null ? null : atCheck(bicycle, ref).before),
+    before:
+      lastOf(bicycle, id, 'before') ?? (ref === null ? null : atCheck(bicycle, ref).before) ?? firstSwing(bicycle, id),
     after: lastOf(bicycle, id, 'after'),
   };
 }

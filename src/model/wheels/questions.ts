@@ -238,6 +238,7 @@ export function asTrued(
   reading: WheelReading,
   { at, by, today, newId }: { at: string; by: string; today: string; newId(): string },
 ): Command[] {
+  const known = reading.lateralMm.filter((each) => each !== null);
   const isDated = openLooks({ secondLooks }).some(({ of }) => of === 'fifty-km');
   return [
     {
@@ -246,12 +247,24 @@ export function asTrued(
         id: newId(),
         check: runoutOf(reading.end),
         at,
-        evidence: { readingsMm: reading.lateralMm.filter((each) => each !== null) },
+        evidence: { readingsMm: known },
         seenAs,
         note: '',
         withdrawn: false,
         stage: 'prove',
         ...(by && { by }),
+      },
+    },
+    // The proof knows how it swings now: nobody reads it again for it.
+    {
+      type: 'putProofReading',
+      reading: {
+        id: newId(),
+        reading: runoutOf(reading.end),
+        when: 'after',
+        value: Math.round((Math.max(...known) - Math.min(...known)) * 100) / 100,
+        at,
+        by,
       },
     },
     ...(isDated

@@ -1,5 +1,6 @@
 import { applyCommand, type Command } from '../commands';
 import { newBicycle } from '../fresh';
+import { readPair } from '../prove/readings';
 import { asTrued, fromLookOver, readingBefore, spinInput, trueInput, usualBuild } from './questions';
 
 const AT = '2026-11-25T10:00:00.000Z';
@@ -89,7 +90,10 @@ test('what the look-over read goes round the spokes; a wheel that is true goes b
   });
   // Spokes settle: it is looked at again in a week, and that is dated once.
   expect(bicycle.secondLooks).toMatchObject([{ of: 'fifty-km', dueOn: '2026-12-02' }]);
-  expect(asTrued(bicycle, reading, hand)).toHaveLength(1);
+  expect(asTrued(bicycle, reading, hand)).toHaveLength(2);
+  expect(readPair(bicycle, { id: 'runout-front', from: 'own', ref: 'runout-front' }).after).toBe(0.2);
+  const first = done([build, read('r1'), read('r2', 1)]);
+  expect(readPair(first, { id: 'runout-front', from: 'own', ref: 'runout-front' })).toEqual({ before: 0, after: null });
   const three: Command = {
     type: 'addObservation',
     observation: { ...bicycle.observations[0]!, id: 'o2', evidence: { readingsMm: [0, 0.6, 0] } },
