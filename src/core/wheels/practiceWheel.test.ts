@@ -1,16 +1,17 @@
 import { answer } from '../calculator';
 import { byTheEar, byTheEye, PRACTICE_WHEEL, WHEEL_LEVELS } from '../practice/wheelLevels';
+import type { WheelFault } from '../practice/wheelFaults';
 import { wheelsScore } from './score';
 import { wheelsSpin } from './spin';
 import { wheelsTrue } from './trueWheel';
 
-const spin = (fault: string, seed: number, made: number[] = [], round = 0) => {
-  const said = answer(wheelsSpin, { ...PRACTICE_WHEEL, fault, seed, made, round } as never);
+const spin = (fault: WheelFault, seed: number, made: number[] = [], round = 0) => {
+  const said = answer(wheelsSpin, { ...PRACTICE_WHEEL, fault, seed, made, round });
   if (!said.ok) throw new Error(JSON.stringify(said.errors));
   return said.output;
 };
-const score = (fault: string, seed: number, made: number[], rounds: number, said: 'true' | 'metal') => {
-  const told = answer(wheelsScore, { ...PRACTICE_WHEEL, fault, seed, made, rounds, said } as never);
+const score = (fault: WheelFault, seed: number, made: number[], rounds: number, said: 'true' | 'metal') => {
+  const told = answer(wheelsScore, { ...PRACTICE_WHEEL, fault, seed, made, rounds, said });
   if (!told.ok) throw new Error(JSON.stringify(told.errors));
   return told.output;
 };
@@ -18,7 +19,7 @@ const spread = (of: readonly number[]) => Math.max(...of) - Math.min(...of);
 const mean = (of: readonly number[]) => of.reduce((a, b) => a + b, 0) / of.length;
 
 /** A wheel trued by the adviser, round by round. */
-function byAdviser(fault: string, seed: number) {
+function byAdviser(fault: WheelFault, seed: number) {
   const made = Array.from({ length: PRACTICE_WHEEL.spokes }, () => 0);
   let rounds = 0;
   for (; rounds < 5; rounds++) {

@@ -285,9 +285,7 @@ export function PrintSheet({
         {look
           ? `Second look by ${dayOf(look.dueOn)}, or after fifty kilometres: spokes settle and cables bed in. `
           : 'Spokes settle and cables bed in: have bolts and brakes looked at again after the first rides. '}
-        {looks
-          .filter(({ of }) => of !== 'fifty-km')
-          .map(({ id, words, dueOn }) => `${words} By ${dayOf(dueOn)}. `)}
+        {looks.filter(({ of }) => of !== 'fifty-km').map(({ words, dueOn }) => `${words} By ${dayOf(dueOn)}. `)}
         This sheet says what was seen and done; it is no certificate.
       </Part>
     </Box>

@@ -15,7 +15,7 @@ import { practised } from '@/model/settings/practice';
 import { nowIso } from '@/store/now';
 import { turnWords } from '../wheels/words';
 import { useReckon } from '../workshop/useReckon';
-import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
+import { useWorkshop } from '../workshop/WorkshopProvider';
 import type { RoomSound } from './sound';
 import { WheelStand, wordsOf } from './WheelStand';
 
@@ -44,7 +44,6 @@ export function WheelRound({
   onAgain(): void;
 }) {
   const workshop = useWorkshop();
-  const settings = useSettings();
   const [at, setAt] = useState(0);
   const [made, setMade] = useState<number[]>(() => Array.from({ length: spokes }, () => 0));
   const [rounds, setRounds] = useState(0);
