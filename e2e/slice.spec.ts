@@ -229,6 +229,7 @@ test('the green tourer goes from the door to its buyer by mouse, and is there ag
 
   await test.step('Hand over', async () => {
     await toStage(page, 'hand-over');
+    await page.getByRole('button', { name: 'What it earned' }).click();
     await page.getByLabel('Bought', { exact: true }).fill('Balls, bag of twenty');
     await read(page.getByLabel('Paid', { exact: true }), '10');
     await read(page.getByLabel('In the pack'), '20');
@@ -245,6 +246,7 @@ test('the green tourer goes from the door to its buyer by mouse, and is there ag
     // Five hours by hand and the seconds that kept themselves.
     await expect(page.getByText(/^€40\.\d\d$/).first()).toBeVisible();
     await reload(page);
+    await page.getByRole('button', { name: 'What it earned' }).click();
     await expect(page.getByText('€201.00', { exact: true }).first()).toBeVisible();
     const sheet = page.locator('#sheet');
     await expect(sheet).toContainText('Not to be ridden until they are closed');

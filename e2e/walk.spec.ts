@@ -114,6 +114,7 @@ test('hours keep themselves: a long quiet is asked about once, and what counts f
   await page.getByRole('button', { name: /^Count until/ }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await toStage(page, 'hand-over');
+  await page.getByRole('button', { name: 'What it earned' }).click();
   await page.getByText(/in \d entries/).click();
   await expect(page.getByRole('main')).toContainText(/Open and overhaul the front hub\s*8 min/);
   await page

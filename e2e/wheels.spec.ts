@@ -93,7 +93,11 @@ test('a wheel in the stand, by keys: tension first, the round, the third nipple 
   // Those that were spoilt are renewed, and turn again.
   await page.getByText('Nipples that turn by finger').click();
   await page.getByRole('button', { name: 'Renewed +' }).click();
-  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: /^Nipple \d+, rounded off$/ }).first().click();
+  for (let i = 0; i < 3; i++)
+    await page
+      .getByRole('button', { name: /^Nipple \d+, rounded off$/ })
+      .first()
+      .click();
   await expect(page.getByRole('button', { name: /^Nipple \d+, rounded off$/ })).toHaveCount(0);
 
   for (let rounds = 0; rounds < 3; rounds++) {

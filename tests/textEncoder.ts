@@ -1,4 +1,4 @@
-import { TextEncoder } from 'node:util';
+import { TextDecoder, TextEncoder } from 'node:util';
 
-// Every browser has it; the stand-in for one does not.
-Object.assign(globalThis, { TextEncoder });
+// Every browser has them; the stand-in for one does not.
+Object.assign(globalThis, { TextDecoder, TextEncoder });

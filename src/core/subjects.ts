@@ -12,6 +12,7 @@ export * as money from './money/calculators';
 export * as practice from './practice/calculators';
 export * as prove from './prove/calculators';
 export * as rebuild from './rebuild/calculators';
+export * as sell from './sell/calculators';
 export * as setup from './setup/calculators';
 export * as strip from './strip/calculators';
 export * as tyres from './tyres/calculators';

@@ -417,6 +417,7 @@ describe('Hand over', () => {
 
   test('a pack is shared out, more cannot be used than it held', async () => {
     const { record } = await drawStage(HandOver, [{ type: 'recordPurchase', paid: 9000, at: AT }]);
+    await userEvent.click(button('What it earned'));
     await userEvent.type(screen.getByLabelText('Bought'), 'Balls');
     await userEvent.type(screen.getByLabelText('Paid'), '10{Enter}');
     await userEvent.clear(screen.getByLabelText('In the pack'));

@@ -11,6 +11,7 @@ export * as inspect from './inspect/subject';
 export * as money from './money/subject';
 export * as prove from './prove/subject';
 export * as rebuild from './rebuild/subject';
+export * as sell from './sell/subject';
 export * as setup from './setup/subject';
 export * as strip from './strip/subject';
 export * as tyres from './tyres/subject';

@@ -17,6 +17,7 @@ export const SUBJECTS: Record<string, Subject> = {
   practice: () => import('@/core/practice/calculators'),
   prove: () => import('@/core/prove/calculators'),
   rebuild: () => import('@/core/rebuild/calculators'),
+  sell: () => import('@/core/sell/calculators'),
   setup: () => import('@/core/setup/calculators'),
   strip: () => import('@/core/strip/calculators'),
   tyres: () => import('@/core/tyres/calculators'),

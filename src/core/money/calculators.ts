@@ -1,7 +1,8 @@
 import { moneyAppraise } from './appraise';
+import { moneyAsk } from './ask';
 import { moneyDrive } from './drive';
 import { moneyResult } from './result';
 import { moneySamples } from './samples';
 
 /** The calculators of this subject. */
-export const calculators = [moneyAppraise, moneyResult, moneyDrive, moneySamples] as const;
+export const calculators = [moneyAppraise, moneyResult, moneyDrive, moneySamples, moneyAsk] as const;

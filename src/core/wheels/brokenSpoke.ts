@@ -76,7 +76,7 @@ export const wheelsBrokenSpoke = defineCalculator({
         : WHY[broke];
     return {
       steps: spokeSteps
-        .filter(({ when }) => when === null || isBlocked)
+        .filter(({ needs }) => needs === null || isBlocked)
         .map(({ id, label, how, stop }) => ({ id, label, how, stop })),
       side,
       lengthMm: length,

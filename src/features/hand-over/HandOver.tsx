@@ -2,12 +2,15 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
 import { resultInput, roadLines } from '@/model/money/questions';
 import type { Bicycle } from '@/model/record';
 import { boltsInput, jointsInput } from '@/model/rebuild/questions';
 import { workedMinutes } from '@/model/work/hours';
 import { nowIso } from '@/store/now';
 import { hours, money, percent } from '@/ui/format';
+import { Choices } from '@/ui/Choices';
 import { ReadingField } from '@/ui/ReadingField';
 import { BigNumber, Section } from '@/ui/Section';
 import { stateColour } from '@/ui/StateMark';
@@ -25,6 +28,15 @@ import { useServices } from '../overhaul/useServices';
 import { PrintSheet } from './PrintSheet';
 import { WaysOut } from './WaysOut';
 import { TextInput } from '@/ui/TextInput';
+
+const wait = () => <p role="status">One moment…</p>;
+const ListingView = dynamic(() => import('./ListingView').then((module) => module.ListingView), {
+  ssr: false,
+  loading: wait,
+});
+const AskPrice = dynamic(() => import('./AskPrice').then((module) => module.AskPrice), { ssr: false, loading: wait });
+const Shots = dynamic(() => import('./Shots').then((module) => module.Shots), { ssr: false, loading: wait });
+const Papers = dynamic(() => import('./Papers').then((module) => module.Papers), { ssr: false, loading: wait });
 
 /** Under an hour of work a figure an hour says nothing. */
 const LEAST_HOUR = 60;
@@ -78,10 +90,40 @@ function Earned({ bicycle }: Pick<StageProps, 'bicycle'>) {
 /** A customer’s bicycle is billed and never bought or sold. */
 const isCustomers = ({ purpose }: Pick<Bicycle, 'purpose'>) => purpose === 'customer';
 
-/** Cost, hours, what it earned, and the sheet that goes with it. */
+/** The sheet as a PDF, or the passport: the sheet with the record within it. */
+async function saveSheet(as: 'pdf' | 'passport', bicycle: Bicycle) {
+  const sheet = document.querySelector('#sheet');
+  if (!sheet) return;
+  const [{ sheetText }, { saveFile }] = await Promise.all([import('./sheetText'), import('@/ui/saveFile')]);
+  const text = sheetText(sheet);
+  const name = bicycle.name.replaceAll(/[^\p{L}\p{N}]+/gu, ' ').trim() || 'bicycle';
+  if (as === 'pdf') {
+    const { sheetPdf } = await import('./sheetPdf');
+    saveFile(new Blob([sheetPdf(text)], { type: 'application/pdf' }), `${name} sheet.pdf`);
+  } else {
+    const { passportHtml } = await import('@/model/exchange/passport');
+    saveFile(new Blob([passportHtml(bicycle, text, nowIso())], { type: 'text/html' }), `${name} passport.html`);
+  }
+}
+
+type View = 'out' | 'listing' | 'price' | 'photographs' | 'papers' | 'earned' | 'sheet';
+const VIEWS: { id: View; label: string }[] = [
+  { id: 'out', label: 'Going out' },
+  { id: 'listing', label: 'Listing' },
+  { id: 'price', label: 'Price' },
+  { id: 'photographs', label: 'Photographs' },
+  { id: 'papers', label: 'Papers' },
+  { id: 'earned', label: 'What it earned' },
+  { id: 'sheet', label: 'Its sheet' },
+];
+/** What a customer’s bicycle has none of: it is not sold. */
+const SOLD_ONLY: readonly View[] = ['listing', 'price'];
+
+/** Words, price, pictures and papers, how it goes out, what it earned, and the sheet that goes with it. */
 export function HandOver({ bicycle, send }: StageProps) {
   const settings = useSettings();
   const { currency } = settings;
+  const [view, setView] = useState<View>('out');
   const now = useNow(60_000);
   const today = useToday();
   const lookOver = useFindings(bicycle);
@@ -92,95 +134,130 @@ export function HandOver({ bicycle, send }: StageProps) {
   const { output: joints } = useReckon('rebuild.joints', jointsInput(bicycle, settings));
   return (
     <>
+      <Box className="no-print" sx={{ mb: 2 }}>
+        <Choices
+          label="Hand over"
+          hideLabel
+          options={customers ? VIEWS.filter(({ id }) => !SOLD_ONLY.includes(id)) : VIEWS}
+          value={view}
+          onChoose={(next) => setView(next)}
+        />
+      </Box>
       <Box className="no-print">
-        <WaysOut bicycle={bicycle} send={send} ready={ready} findings={lookOver?.findings ?? null} />
-        <Section title="What it earned">
-          <Earned bicycle={bicycle} />
-        </Section>
-        <Section title={customers ? 'Bill and hours' : 'Sale and hours'}>
-          <Box data-readings sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'start' }}>
-            {!customers && (
-              <ReadingField
-                label="Bought for"
-                kind="money"
-                unit={currency}
-                value={bicycle.purchase?.paid ?? null}
-                onCommit={(paid) => send({ type: 'recordPurchase', paid, at: nowIso() })}
-              />
+        {view === 'out' && (
+          <WaysOut bicycle={bicycle} send={send} ready={ready} findings={lookOver?.findings ?? null} />
+        )}
+        {view === 'listing' && <ListingView bicycle={bicycle} send={send} />}
+        {view === 'price' && <AskPrice bicycle={bicycle} send={send} />}
+        {view === 'photographs' && <Shots bicycle={bicycle} send={send} />}
+        {view === 'papers' && <Papers bicycle={bicycle} send={send} />}
+        {view === 'earned' && (
+          <>
+            <Section title="What it earned">
+              <Earned bicycle={bicycle} />
+            </Section>
+            <Section title={customers ? 'Bill and hours' : 'Sale and hours'}>
+              <Box data-readings sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'start' }}>
+                {!customers && (
+                  <ReadingField
+                    label="Bought for"
+                    kind="money"
+                    unit={currency}
+                    value={bicycle.purchase?.paid ?? null}
+                    onCommit={(paid) => send({ type: 'recordPurchase', paid, at: nowIso() })}
+                  />
+                )}
+                <ReadingField
+                  label={customers ? 'Billed' : 'Sold for'}
+                  kind="money"
+                  unit={currency}
+                  value={bicycle.sale.price}
+                  onCommit={(price) =>
+                    send({ type: 'setSale', changes: { price, ...(bicycle.sale.on === null && { on: today }) } })
+                  }
+                  onClear={() => send({ type: 'setSale', changes: { price: null, on: null } })}
+                />
+                {bicycle.sale.price !== null && (
+                  <TextInput
+                    label={customers ? 'Billed on' : 'Sold on'}
+                    type="date"
+                    value={bicycle.sale.on ?? ''}
+                    onChange={({ target: { value } }) =>
+                      value !== '' && value <= today && send({ type: 'setSale', changes: { on: value } })
+                    }
+                    slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
+                    sx={{ width: 170 }}
+                  />
+                )}
+                {!customers && (
+                  <ReadingField
+                    label="Selling fee"
+                    kind="money"
+                    unit={currency}
+                    value={bicycle.sale.fee}
+                    onCommit={(fee) => send({ type: 'setSale', changes: { fee } })}
+                  />
+                )}
+              </Box>
+              <HoursByJob bicycle={bicycle} send={send} />
+            </Section>
+            <Section title="Parts and consumables">
+              <MoneyLines bicycle={bicycle} send={send} />
+            </Section>
+          </>
+        )}
+        {view === 'sheet' && (
+          <Section
+            title="The sheet that goes with it"
+            aside={
+              <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+                <Button variant="contained" size="small" onClick={() => window.print()}>
+                  Print it
+                </Button>
+                <Button variant="outlined" size="small" onClick={() => void saveSheet('pdf', bicycle)}>
+                  As PDF
+                </Button>
+                <Button variant="outlined" size="small" onClick={() => void saveSheet('passport', bicycle)}>
+                  Passport
+                </Button>
+              </Box>
+            }
+          >
+            <Typography variant="body2" sx={{ color: 'text.secondary', mb: 2 }}>
+              Found, done, measured, torqued, proved. No price stands on it.
+            </Typography>
+            {due.length > 0 && (
+              <Button
+                variant="outlined"
+                color="inherit"
+                sx={{ mb: 2, minHeight: 48 }}
+                onClick={() => void saveServices(bicycle, due)}
+              >
+                {due.length === 1 ? 'The next service into the calendar' : 'The next services into the calendar'}
+              </Button>
             )}
-            <ReadingField
-              label={customers ? 'Billed' : 'Sold for'}
-              kind="money"
-              unit={currency}
-              value={bicycle.sale.price}
-              onCommit={(price) =>
-                send({ type: 'setSale', changes: { price, ...(bicycle.sale.on === null && { on: today }) } })
-              }
-              onClear={() => send({ type: 'setSale', changes: { price: null, on: null } })}
-            />
-            {bicycle.sale.price !== null && (
-              <TextInput
-                label={customers ? 'Billed on' : 'Sold on'}
-                type="date"
-                value={bicycle.sale.on ?? ''}
-                onChange={({ target: { value } }) =>
-                  value !== '' && value <= today && send({ type: 'setSale', changes: { on: value } })
-                }
-                slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
-                sx={{ width: 170 }}
-              />
-            )}
-            {!customers && (
-              <ReadingField
-                label="Selling fee"
-                kind="money"
-                unit={currency}
-                value={bicycle.sale.fee}
-                onCommit={(fee) => send({ type: 'setSale', changes: { fee } })}
-              />
-            )}
-          </Box>
-          <HoursByJob bicycle={bicycle} send={send} />
-        </Section>
-        <Section title="Parts and consumables">
-          <MoneyLines bicycle={bicycle} send={send} />
-        </Section>
-        <Section
-          title="The sheet that goes with it"
-          aside={
-            <Button variant="contained" size="small" onClick={() => window.print()}>
-              Print it
-            </Button>
-          }
-        >
-          <Typography variant="body2" sx={{ color: 'text.secondary', mb: 2 }}>
-            Found, done, measured, torqued, proved. No price stands on it.
-          </Typography>
-          {due.length > 0 && (
-            <Button
-              variant="outlined"
-              color="inherit"
-              sx={{ mb: 2, minHeight: 48 }}
-              onClick={() => void saveServices(bicycle, due)}
-            >
-              {due.length === 1 ? 'The next service into the calendar' : 'The next services into the calendar'}
-            </Button>
-          )}
-        </Section>
+          </Section>
+        )}
       </Box>
       {lookOver && ready && output ? (
-        <PrintSheet
-          bicycle={bicycle}
-          findings={lookOver.findings}
-          bolts={output.bolts}
-          joints={joints?.joints ?? []}
-          ready={ready}
-          workshop={settings.name}
-          today={now.toISOString()}
-          due={due}
-        />
+        <Box
+          sx={
+            view === 'sheet' || view === 'out' ? undefined : { display: 'none', '@media print': { display: 'block' } }
+          }
+        >
+          <PrintSheet
+            bicycle={bicycle}
+            findings={lookOver.findings}
+            bolts={output.bolts}
+            joints={joints?.joints ?? []}
+            ready={ready}
+            workshop={settings.name}
+            today={now.toISOString()}
+            due={due}
+          />
+        </Box>
       ) : (
-        <Typography role="status">Drawing the sheet up…</Typography>
+        view === 'sheet' && <Typography role="status">Drawing the sheet up…</Typography>
       )}
     </>
   );

@@ -117,13 +117,15 @@ export function PrintSheet({
   workshop: string;
   today: string;
   /** When each bearing is due again. */
-  due: { place: string; dueOn: string }[];
+  due: { place: string; dueOn: string; reasons: string[] }[];
 }) {
   const proofs = useProofs(bicycle.kind);
   const evidence = useEvidence(bicycle);
   const signature = bicycle.signed.at(-1);
   const looks = openLooks(bicycle);
   const look = looks.find(({ of }) => of === 'fifty-km');
+  const hand = bicycle.observations.findLast(({ check, withdrawn }) => check === 'lever-hand' && !withdrawn)?.evidence
+    .outcome;
   const overhauled = bicycle.bearings.filter(
     (bearing) => bearing.before || bearing.after || ballsIn(bearing).length > 0,
   );
@@ -152,11 +154,14 @@ export function PrintSheet({
         '--mui-palette-sheet-faint': '#999',
         '& table': { borderCollapse: 'collapse', width: '100%' },
         '& td': { py: 0.3, pr: 2, verticalAlign: 'top' },
-        '& td:nth-of-type(-n+2)': { whiteSpace: 'nowrap' },
-        '@media print': { border: 0, p: 0 },
+        '& td:nth-of-type(-n+2)': { whiteSpace: { xs: 'normal', sm: 'nowrap' } },
+        overflowWrap: 'anywhere',
+        '@media print': { border: 0, p: 0, '& td:nth-of-type(-n+2)': { whiteSpace: 'nowrap' } },
       }}
     >
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 220px', gap: 3, alignItems: 'end' }}>
+      <Box
+        sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr 96px', sm: '1fr 220px' }, gap: 3, alignItems: 'end' }}
+      >
         <Box>
           <Box sx={{ fontSize: '1.7rem', fontWeight: 680, lineHeight: 1.15 }}>{bicycle.name}</Box>
           <Box>
@@ -279,6 +284,24 @@ export function PrintSheet({
           {signature.left && ` Left as it is: ${signature.left}`}
           {signature.accepted && ` Accepted in writing by ${signature.accepted.by}.`}
           {signature.qualified && ` A qualified person: ${signature.qualified}`}
+        </Part>
+      )}
+      {(hand === 'left' || hand === 'right') && (
+        <Part title="Which lever works which brake">
+          The {hand} lever works the front brake, the {hand === 'left' ? 'right' : 'left'} one the rear: tried before
+          the first ride.
+        </Part>
+      )}
+      {bicycle.notOriginal.length > 0 && (
+        <Part title="Not original">{bicycle.notOriginal.map(({ label }) => label).join(', ')}.</Part>
+      )}
+      {due.length > 0 && (
+        <Part title="Next service">
+          {due.map(({ place, dueOn, reasons }) => (
+            <div key={place}>
+              {placeLabel(place)}: by {dayOf(dueOn)}. {reasons[0]}
+            </div>
+          ))}
         </Part>
       )}
       <Part title="Watch">

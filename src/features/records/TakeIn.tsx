@@ -160,7 +160,7 @@ export function TakeIn() {
       </Typography>
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
         <FileButton
-          accept=".zip,application/zip"
+          accept=".zip,application/zip,.html,text/html"
           inputLabel="Choose a file to take in"
           onFile={(file) => void open(file)}
         >

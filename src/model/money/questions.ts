@@ -2,6 +2,7 @@ import type { ResultInput } from '@/core/money/result';
 import { roadCost } from '../buy/road';
 import type { Bicycle } from '../record';
 import type { WorkshopSettings } from '../settings/settings';
+import { comebackMinutes, saleLines } from '../sell/saleLines';
 import { workedMinutes } from '../work/hours';
 
 /** What an hour of hands counts here: the customer's rate on a customer's bicycle, else the wage wanted, else the house's own; 0 where none is set. */
@@ -24,8 +25,9 @@ export function resultInput(bicycle: Bicycle, settings: WorkshopSettings): Resul
     lines: [
       ...bicycle.lines.map(({ label, kind, paid, packQty, usedQty }) => ({ label, kind, paid, packQty, usedQty })),
       ...roadLines(bicycle),
+      ...saleLines(bicycle),
     ],
-    minutes: workedMinutes(bicycle),
+    minutes: workedMinutes(bicycle) + comebackMinutes(bicycle),
     labourPerHour: settings.labourPerHour,
   };
 }
@@ -39,7 +41,9 @@ export function roadLines({ lead, purchase }: Pick<Bicycle, 'lead' | 'purchase'>
 }
 
 /** What has been spent: the purchase, the road to it, everything paid for and the selling fee. Minor units. */
-export function spent(bicycle: Pick<Bicycle, 'lead' | 'purchase' | 'lines' | 'sale'>): number {
-  const lines = [...bicycle.lines, ...roadLines(bicycle)];
+export function spent(
+  bicycle: Pick<Bicycle, 'lead' | 'purchase' | 'lines' | 'sale' | 'dealing' | 'comebacks'>,
+): number {
+  const lines = [...bicycle.lines, ...roadLines(bicycle), ...saleLines(bicycle)];
   return (bicycle.purchase?.paid ?? 0) + lines.reduce((sum, line) => sum + line.paid, 0) + bicycle.sale.fee;
 }

@@ -1,4 +1,5 @@
 import { readWorkshopFile, type WorkshopFile } from '@/model/exchange/bundle';
+import { readPassport } from '@/model/exchange/passport';
 import { QUIET, type OnProgress } from './progress';
 import { unzipped } from './unzip';
 import { REFUSED, Refused, zipEntries, type ZipEntry } from './zipEntries';
@@ -60,10 +61,26 @@ async function opened(zip: Blob, onProgress: OnProgress): Promise<Parcel> {
   return { file: read.file, blobs };
 }
 
-/** Opens an export: everything is read and checked here, so that what comes after cannot be half right. */
+/** A passport is one page with the record within it; more than this is no page of one bicycle. */
+const MOST_PAGE_BYTES = 60_000_000;
+
+/** A bicycle’s passport, read as any export is; null where a file is none. */
+async function passport(page: Blob, onProgress: OnProgress): Promise<Parcel | null> {
+  const head = (await page.slice(0, 200).text()).trimStart().toLowerCase();
+  if (!head.startsWith('<!doctype html')) return null;
+  if (page.size > MOST_PAGE_BYTES) throw new Refused(REFUSED.large);
+  const raw = readPassport(await page.text());
+  if (raw === null) throw new Refused('There is no record in this page, so it is no passport of a bicycle.');
+  const read = readWorkshopFile(raw, (done) => onProgress({ done, total: 1 }));
+  if (!read.ok) throw new Refused(read.why);
+  if (read.file.blobs.length > 0) throw new Refused('A passport carries no photographs, so nothing was taken.');
+  return { file: read.file, blobs: [] };
+}
+
+/** Opens an export, or a passport: everything is read and checked here, so that what comes after cannot be half right. */
 export async function unpack(zip: Blob, onProgress: OnProgress = QUIET): Promise<Unpacked> {
   try {
-    return { ok: true, parcel: await opened(zip, onProgress) };
+    return { ok: true, parcel: (await passport(zip, onProgress)) ?? (await opened(zip, onProgress)) };
   } catch (error) {
     return { ok: false, why: error instanceof Refused ? error.message : REFUSED.zip };
   }

@@ -9,7 +9,7 @@ export const spokeSteps = parseTable(
     label: z.string(),
     how: z.string(),
     stop: z.nullable(z.string()),
-    when: z.nullable(z.literal('blocked')),
+    needs: z.nullable(z.literal('blocked')),
     ...provenance,
   }),
   spokeStepsJson,

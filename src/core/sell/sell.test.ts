@@ -1,0 +1,205 @@
+import fc from 'fast-check';
+import { runs } from '../../../tests/runs';
+import { fromSchema } from '../../../tests/fromSchema';
+import { answer } from '../calculator';
+import { moneyAsk } from '../money/ask';
+import { dealerTax, sellTax } from './dealerTax';
+import { sellListing, type Listing } from './listing';
+import { mayNotSay } from './mayNotSay';
+import { offersSay } from './offersSay';
+
+function list(of: object): Listing {
+  const said = answer(sellListing, { name: 'Green tourer', ...of });
+  if (!said.ok) throw new Error(JSON.stringify(said.errors));
+  return said.output;
+}
+const textOf = ({ sentences }: Listing) => sentences.map(({ text }) => text).join(' ');
+const idsOf = ({ sentences }: Listing) => sentences.map(({ id }) => id);
+
+describe('what a seller may not say', () => {
+  test.each([
+    ['Safe to ride', 'safe'],
+    ['rides like  NEW', 'like new'],
+    ['a perfect, mint frame', 'mint'],
+    ['brakes are SAFE.', 'safe'],
+    ['accident-free', 'accident free'],
+  ])('%s', (text, word) => expect(mayNotSay(text)).toBe(word));
+  test.each(['unsafe', 'safeguard', 'newly painted, like other tourers', 'minted in 1987? no: made', 'imperfect'])(
+    '%s may stand',
+    (text) => expect(mayNotSay(text)).toBeNull(),
+  );
+});
+
+describe('the listing', () => {
+  test('of a bicycle of which nothing is known but what it is: one sentence, and what a buyer will ask', () => {
+    const bare = list({});
+    expect(idsOf(bare)).toEqual(['what']);
+    expect(bare.missing.join(' ')).toMatch(/size.*How old.*price.*done/s);
+  });
+
+  test('says each thing that the record knows, in both tones', () => {
+    const whole = {
+      sizeMm: 560,
+      use: 'touring',
+      riderMm: { low: 1700, high: 1820 },
+      age: { from: 1984, to: 1988, by: ['Indexed shifters'] },
+      done: ['Overhaul the front hub'],
+      renewed: ['Brake cables'],
+      measured: [{ label: 'Rear rim, runout', before: '1.4 mm', after: '0.3 mm' }],
+      flaws: ['Paint: chipped at the fork'],
+      notOriginal: ['Saddle'],
+      way: 'ready',
+      provedOn: '2026-11-20',
+      forWhom: 'Good for a first tour',
+      options: [{ label: 'Pedals', price: '+ €20' }],
+      answers: [{ asked: 'Does it take 35 mm tyres?', answer: 'Yes, with 4 mm beside them' }],
+      price: '€290',
+    };
+    for (const tone of ['plain', 'warm']) {
+      const text = textOf(list({ ...whole, tone }));
+      for (const word of [
+        '56 cm',
+        '1.70 m',
+        '1984',
+        'indexed shifters',
+        'overhaul the front hub',
+        'brake cables',
+        '0.3 mm (was 1.4 mm)',
+        'chipped',
+        'saddle',
+        '20 November 2026',
+        'first tour',
+        '+ €20',
+        '4 mm beside',
+        '€290',
+      ])
+        expect(text).toContain(word);
+    }
+    expect(idsOf(list({ ...whole, length: 'short' }))).not.toContain('measured');
+    expect(
+      list({ ...whole, way: 'as-it-is', provedOn: null, open: ['Rear brake: unsafe'] }).sentences.find(
+        ({ id }) => id === 'state',
+      )!.text,
+    ).toMatch(/not roadworthy, not to be ridden. Open: rear brake/);
+    expect(textOf(list({ ...whole, way: null, provedOn: null }))).not.toMatch(/proved|signed/);
+  });
+
+  test('never says what the record does not know, nor what a seller may not say: whatever the record holds', () => {
+    const words = fc.oneof(
+      fc.string({ minLength: 1, maxLength: 30 }),
+      fc.constantFrom('safe as a house', 'Like New', 'perfect', 'a plain word', 'mint green', 'guaranteed'),
+    );
+    const any = fromSchema(sellListing.input).filter((made) => sellListing.input.safeParse(made).success);
+    fc.assert(
+      fc.property(any, fc.array(words, { maxLength: 4 }), words, (made, items, word) => {
+        const question = { ...(made as object), done: items.filter((each) => each.trim()), forWhom: word };
+        const said = answer(sellListing, question as never);
+        if (!said.ok) return;
+        const listing = said.output;
+        const known = sellListing.input.parse(question as never);
+        expect(mayNotSay(textOf(listing))).toBeNull();
+        expect(mayNotSay(listing.title)).toBeNull();
+        const has = new Set(idsOf(listing));
+        const never = (id: string, unknown: boolean) => unknown && expect(has.has(id as never)).toBe(false);
+        never('fit', known.sizeMm === null);
+        never('age', known.age === null);
+        never('done', known.done.length === 0);
+        never('renewed', known.renewed.length === 0);
+        never('flaws', known.flaws.length === 0);
+        never('price', known.price === null);
+        never('options', known.options.length === 0);
+        never('state', known.provedOn === null && known.way !== 'as-it-is' && known.way !== 'parts');
+        // What was left out is told, and each thing that may be said is there.
+        for (const each of known.flaws)
+          if (mayNotSay(each) === null) expect(textOf(listing).toLowerCase()).toContain(each.toLowerCase());
+        for (const { text, word: why } of listing.leftOut) expect(mayNotSay(text)).toBe(why);
+      }),
+      { numRuns: runs(1500, 250) },
+    );
+  });
+});
+
+describe('the price to ask', () => {
+  const ask = (more: object = {}) => {
+    const said = answer(moneyAsk, {
+      usual: 30_000,
+      soldPerDay: 1 / 14,
+      steepness: 10,
+      fee: { percent: 0 },
+      heldPerDay: 100,
+      ...more,
+    });
+    if (!said.ok) throw new Error(JSON.stringify(said.errors));
+    return said.output;
+  };
+  test('300.00, one in fourteen days, a day at 1.00: 322.9', () => {
+    expect(ask().ask / 100).toBeCloseTo(322.9, 1);
+  });
+
+  test('no other price leaves more; a dearer place and a fee bring it down', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 2000, max: 500_000 }),
+        fc.integer({ min: 1, max: 90 }),
+        fc.integer({ min: 2, max: 30 }),
+        fc.integer({ min: 1, max: 400 }),
+        fc.integer({ min: 0, max: 30 }),
+        (usual, days, steepness, heldPerDay, percent) => {
+          const found = ask({ usual, soldPerDay: 1 / days, steepness, heldPerDay, fee: { percent } });
+          for (const { net } of found.curve) expect(net).toBeLessThanOrEqual(found.expectedNet + 1);
+          expect(
+            ask({ usual, soldPerDay: 1 / days, steepness, heldPerDay: 2 * heldPerDay, fee: { percent } }).ask,
+          ).toBeLessThanOrEqual(found.ask);
+        },
+      ),
+      { numRuns: runs(300, 60) },
+    );
+    expect(answer(moneyAsk, { usual: 30_000, soldPerDay: 1, heldPerDay: 0 } as never).ok).toBe(false);
+  });
+
+  test('two at the full price within a day: too low; none in two weeks: too high, or badly shown', () => {
+    const at = (hours: number, amount: number) => ({
+      at: new Date(Date.UTC(2026, 10, 20, hours)).toISOString(),
+      amount,
+    });
+    expect(offersSay([at(8, 30_000), at(20, 30_000)], 30_000, '2026-11-20', '2026-11-21')!.verdict).toBe('too-low');
+    expect(offersSay([at(8, 30_000), at(40, 30_000)], 30_000, '2026-11-20', '2026-11-23')!.verdict).toBe('open');
+    expect(offersSay([at(8, 25_000), at(9, 25_000)], 30_000, '2026-11-20', '2026-11-21')!.verdict).toBe('open');
+    expect(offersSay([], 30_000, '2026-11-01', '2026-11-15')!.verdict).toBe('too-high');
+    expect(offersSay([], 30_000, '2026-11-01', '2026-11-14')!.verdict).toBe('open');
+    expect(offersSay([], null, null, '2026-11-14')).toBeNull();
+  });
+});
+
+describe('dealer’s tax', () => {
+  test('on all of 300.00 at 20 %: 50.00; on the margin over 180.00: 20.00; none: nothing', () => {
+    expect(dealerTax({ scheme: 'all', percent: 20, price: 30_000, bought: 18_000 })).toEqual({
+      tax: 5000,
+      net: 25_000,
+    });
+    expect(dealerTax({ scheme: 'margin', percent: 20, price: 30_000, bought: 18_000 })).toEqual({
+      tax: 2000,
+      net: 28_000,
+    });
+    expect(dealerTax({ scheme: 'none', percent: 20, price: 30_000 })).toEqual({ tax: 0, net: 30_000 });
+  });
+  test('sums agree to the cent, and sold under what was paid there is no margin to tax', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('none' as const, 'all' as const, 'margin' as const),
+        fc.integer({ min: 0, max: 99 }),
+        fc.integer({ min: 0, max: 1_000_000 }),
+        fc.integer({ min: 0, max: 1_000_000 }),
+        (scheme, percent, price, bought) => {
+          const said = answer(sellTax, { scheme, percent, price, bought });
+          if (!said.ok) throw new Error('refused');
+          const { tax, net } = said.output;
+          expect(tax + net).toBe(price);
+          expect(Number.isInteger(tax) && tax >= 0).toBe(true);
+          if (scheme === 'margin' && price <= bought) expect(tax).toBe(0);
+        },
+      ),
+      { numRuns: runs(300, 80) },
+    );
+  });
+});

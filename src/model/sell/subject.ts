@@ -1,0 +1,2 @@
+export { commands } from './commands';
+export { fresh, part } from './part';
