@@ -8,7 +8,7 @@ const view = (page: Page, name: string) => page.getByRole('button', { name, exac
 
 async function saved(page: Page, name: string): Promise<Buffer> {
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name }).click()]);
-  return readFileSync((await download.path())!);
+  return readFileSync(await download.path());
 }
 
 /** The text of a PDF, as a foreign reader has it. */

@@ -14,6 +14,8 @@ const LONGEST_MS = 12_000;
 const SLOW = [
   'drive.index',
   'wheels.spin',
+  'wheels.cause',
+  'wheels.score',
   'wheels.true',
   'money.appraise',
   'money.samples',

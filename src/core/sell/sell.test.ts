@@ -93,10 +93,10 @@ describe('the listing', () => {
     fc.assert(
       fc.property(any, fc.array(words, { maxLength: 4 }), words, (made, items, word) => {
         const question = { ...(made as object), done: items.filter((each) => each.trim()), forWhom: word };
-        const said = answer(sellListing, question as never);
+        const said = answer(sellListing, question);
         if (!said.ok) return;
         const listing = said.output;
-        const known = sellListing.input.parse(question as never);
+        const known = sellListing.input.parse(question);
         expect(mayNotSay(textOf(listing))).toBeNull();
         expect(mayNotSay(listing.title)).toBeNull();
         const has = new Set(idsOf(listing));
@@ -154,7 +154,7 @@ describe('the price to ask', () => {
       ),
       { numRuns: runs(300, 60) },
     );
-    expect(answer(moneyAsk, { usual: 30_000, soldPerDay: 1, heldPerDay: 0 } as never).ok).toBe(false);
+    expect(answer(moneyAsk, { usual: 30_000, soldPerDay: 1, heldPerDay: 0 }).ok).toBe(false);
   });
 
   test('two at the full price within a day: too low; none in two weeks: too high, or badly shown', () => {

@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { fireEvent, screen, within } from '@testing-library/react';
 import { drawStage } from '../../../tests/stage';
 import { userEvent } from '../../../tests/user';
 import type { Command } from '@/model/commands';

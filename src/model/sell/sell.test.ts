@@ -133,7 +133,7 @@ describe('a passport', () => {
         },
       ],
       '2027-11-20T10:00:00.000Z',
-      read.file.bicycles[0]!,
+      read.file.bicycles[0],
     );
     const again = readWorkshopFile(
       readPassport(passportHtml(elsewhere, { title: 'x', head: [], sections: [] }, '2027-11-21T10:00:00.000Z')),
