@@ -30,7 +30,7 @@ test('a bicycle is sold by what can be shown: listing, price, folder, sheet, pas
   await page.keyboard.press('Enter');
   const what = page.getByRole('textbox', { name: 'What it is' });
   await expect(what).toHaveValue(/^Steel bicycle with/);
-  await expect(page.getByText('Its size: the seat tube is not measured.')).toBeVisible();
+  await expect(page.getByText('What was done: no job is finished.')).toBeVisible();
   await what.fill('A steel commuter that is like new.');
   await page.keyboard.press('Tab');
   await expect(page.getByText('a seller may not say “like new”')).toBeVisible();

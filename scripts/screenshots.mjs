@@ -66,9 +66,17 @@ async function yoke(page) {
 async function inTheStand(page) {
   await page.getByRole('button', { name: 'So it is built' }).click();
   await page.getByRole('button', { name: /^Spin it past/ }).click();
+  for (const name of [/Bearing play out/, /Rim looked at/, /A drop of oil/, /The tightest key/])
+    await page.getByRole('checkbox', { name }).click();
   await page.getByRole('button', { name: /^Turn \d+ nipples/ }).click();
   await page.getByRole('button', { name: /^Turned/ }).click();
   await scrollTo('The wheel in the stand')(page);
+}
+
+/** The listing as the record has it. */
+async function theListing(page) {
+  await page.getByRole('button', { name: 'Listing', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Whom it fits' }).waitFor();
 }
 
 const SHOTS = [
@@ -83,7 +91,7 @@ const SHOTS = [
   { name: 'practice', path: '/practice', act: lockAndSpin },
   { name: 'rebuild', path: '/bike?id=slipway-tourer&stage=rebuild' },
   { name: 'prove-dark', path: '/bike?id=lantern-commuter&stage=prove', scheme: 'dark' },
-  { name: 'hand-over', path: `${STAFF}hand-over` },
+  { name: 'hand-over', path: '/bike?id=lantern-commuter&stage=hand-over', act: theListing },
   { name: 'wheel', path: `${TOURER}rebuild&tray=rim.rear`, act: inTheStand },
   { name: 'bench', path: '/bench?id=ferry-staff-7&task=strip' },
   { name: 'brakes', path: '/bike?id=slipway-tourer&stage=rebuild&tray=brake.rear', act: yoke },

@@ -22,10 +22,12 @@ import { useReckon } from '../workshop/useReckon';
 import { useToday } from '../workshop/useToday';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { HoursByJob } from './HoursByJob';
+import { CustomersBill } from './CustomersBill';
 import { MoneyLines } from './MoneyLines';
 import { saveServices } from '../workshop/serviceCalendar';
 import { useServices } from '../overhaul/useServices';
 import { PrintSheet } from './PrintSheet';
+import { Saved } from './Saved';
 import { WaysOut } from './WaysOut';
 import { TextInput } from '@/ui/TextInput';
 
@@ -156,6 +158,7 @@ export function HandOver({ bicycle, send }: StageProps) {
             <Section title="What it earned">
               <Earned bicycle={bicycle} />
             </Section>
+            {customers && <CustomersBill bicycle={bicycle} />}
             <Section title={customers ? 'Bill and hours' : 'Sale and hours'}>
               <Box data-readings sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'start' }}>
                 {!customers && (
@@ -204,6 +207,7 @@ export function HandOver({ bicycle, send }: StageProps) {
             <Section title="Parts and consumables">
               <MoneyLines bicycle={bicycle} send={send} />
             </Section>
+            {bicycle.purpose !== 'customer' && <Saved bicycle={bicycle} send={send} />}
           </>
         )}
         {view === 'sheet' && (

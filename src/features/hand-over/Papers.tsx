@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
+import { useState } from 'react';
 import { PACKING, packingDone } from '@/model/sell/packing';
 import { taxInput } from '@/model/sell/saleLines';
 import { TAX_SCHEMES } from '@/model/sell/part';
@@ -16,8 +17,10 @@ import { ReadingField } from '@/ui/ReadingField';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { useHand } from '../workshop/useHand';
+import { useToday } from '../workshop/useToday';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
+import { Receipt } from './Receipt';
 
 const SCHEME_WORDS = { none: 'None', all: 'On all of the price', margin: 'On the margin' } as const;
 const SCHEMES = TAX_SCHEMES.map((id) => ({ id, label: SCHEME_WORDS[id] }));
@@ -26,6 +29,8 @@ const SCHEMES = TAX_SCHEMES.map((id) => ({ id, label: SCHEME_WORDS[id] }));
 function Dealing({ bicycle, send }: StageProps) {
   const { currency } = useSettings();
   const { dealing, provenance, sale } = bicycle;
+  const today = useToday();
+  const [receipt, setReceipt] = useState(false);
   const question = taxInput(bicycle);
   const { output: tax } = useReckon('sell.tax', question);
   return (
@@ -78,6 +83,15 @@ function Dealing({ bicycle, send }: StageProps) {
           />
         )}
       </Box>
+      <Button
+        variant="outlined"
+        sx={{ mt: 2, minHeight: 48 }}
+        disabled={sale.price === null}
+        onClick={() => setReceipt(true)}
+      >
+        {sale.price === null ? 'A receipt, once it is sold' : 'The receipt'}
+      </Button>
+      {receipt && <Receipt bicycle={bicycle} today={today} onClose={() => setReceipt(false)} />}
       {dealing.scheme === null && (
         <Box sx={{ mt: 1, color: 'text.secondary' }}>
           Not said yet: until then no tax is counted, and none is guessed.

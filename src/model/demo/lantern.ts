@@ -67,6 +67,13 @@ export function lantern(ago: Ago, told: LanternTold): Bicycle {
   bicycle.purchase = { paid: 7000, at: ago(24 * 16) };
   bicycle.appraisal = { ...bicycle.appraisal, asking: 8000, resale: { low: 21000, likely: 25000, high: 29000 } };
   bicycle.seenAs = 'serviced';
+  bicycle.size = { ...bicycle.size, sizeMm: 540, use: 'city' };
+  bicycle.features = { 'cassette freehub': true, 'rear cogs 8': true };
+  bicycle.listing = {
+    ...bicycle.listing,
+    forWhom: 'Good for somebody who rides to work by the harbour, every day and in rain.',
+  };
+  bicycle.notOriginal = [{ id: 'saddle', label: 'The saddle' }];
   const before = ago(24 * 15);
   const after = ago(26);
   const hand = { note: '', withdrawn: false, by: MECHANIC } as const;

@@ -265,6 +265,7 @@ const STEPS: Record<number, (old: Raw) => Raw> = {
     comebacks: [],
     dealing: { scheme: null, percent: 0, warranty: '', receipt: null },
     packing: {},
+    saved: { weightKg: null, partsReused: null, learners: null, learningHours: null },
   }),
 };
 

@@ -2,7 +2,18 @@ import * as z from 'zod/mini';
 import { LISTING_PARTS } from '@/core/sell/listingParts';
 import { defineCommand, put, remove, setOrDrop } from '../command';
 import { id, label } from '../fields';
-import { buyersQuestion, comeback, dealing, deposit, listing, listingEdit, offer, option, testRide } from './part';
+import {
+  buyersQuestion,
+  comeback,
+  dealing,
+  deposit,
+  listing,
+  listingEdit,
+  offer,
+  option,
+  saved,
+  testRide,
+} from './part';
 
 export const commands = [
   defineCommand({
@@ -100,6 +111,14 @@ export const commands = [
       Object.assign(bicycle.dealing, changes);
     },
     words: () => 'how it is sold',
+  }),
+  defineCommand({
+    type: 'countSaved',
+    schema: { changes: z.partial(saved) },
+    apply(bicycle, { changes }) {
+      Object.assign(bicycle.saved, changes);
+    },
+    words: () => 'what was saved',
   }),
   defineCommand({
     type: 'packStep',

@@ -68,6 +68,14 @@ export const dealing = z.strictObject({
   receipt: z.nullable(z.string().check(z.maxLength(80))),
 });
 
+/** What was kept from the tip, beside money: counted where a house counts it. */
+export const saved = z.strictObject({
+  weightKg: z.nullable(z.number().check(z.gt(0), z.lte(200))),
+  partsReused: z.nullable(z.number().check(z.multipleOf(1), z.gte(0), z.lte(1000))),
+  learners: z.nullable(z.number().check(z.multipleOf(1), z.gte(0), z.lte(1000))),
+  learningHours: z.nullable(z.number().check(z.gte(0), z.lte(10_000))),
+});
+
 /** Selling: words, price, offers, papers, and what comes back. */
 export const part = {
   listing: fields(listing, { words: 'the listing' }),
@@ -84,6 +92,7 @@ export const part = {
   testRides: rows(z.array(testRide), { most: 100, words: 'test rides', where: 'Hand over', order: 'at' }),
   comebacks: rows(z.array(comeback), { most: 50, words: 'comebacks', where: 'Hand over', order: 'at' }),
   dealing: fields(dealing, { words: 'how it is sold' }),
+  saved: fields(saved, { words: 'what was saved' }),
   /** What was packed for carriage, and what the receiver puts together: steps that are done. */
   packing: fields(z.record(id, z.literal(true)), { words: 'the packing' }),
 };
@@ -111,4 +120,5 @@ export const fresh = (): Held<typeof part> => ({
   comebacks: [],
   dealing: { scheme: null, percent: 0, warranty: '', receipt: null },
   packing: {},
+  saved: { weightKg: null, partsReused: null, learners: null, learningHours: null },
 });

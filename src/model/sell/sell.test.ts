@@ -7,6 +7,7 @@ import { newBicycle } from '../fresh';
 import { mergeBicycles } from '../merge';
 import { resultInput, spent } from '../money/questions';
 import { USUAL_SETTINGS } from '../settings/usual';
+import { billLines } from './billLines';
 import { asHtml, asMarkdown, asText, paragraphs, sentencesNow } from './listingText';
 import { missingShots, shotsInOrder, shotStep } from './shots';
 
@@ -162,4 +163,39 @@ describe('a passport', () => {
   ])('%s is none', (text) => {
     expect(readPassport(text)).toBeNull();
   });
+});
+
+test('a customer’s bill: each job’s parts and minutes beside its estimate, what was found on the way, and what went on no job', () => {
+  const job = (id: string, approvedAt: string): Command[] => [
+    {
+      type: 'decideJob',
+      job: {
+        id,
+        rule: null,
+        title: `Job ${id}`,
+        place: 'chain',
+        minutes: { low: 20, likely: 30, high: 40 },
+        parts: { low: 400, likely: 500, high: 600 },
+        decision: 'keep',
+        reason: '',
+        done: false,
+        approval: { answer: 'yes', words: '', at: approvedAt },
+        declined: null,
+      },
+    },
+  ];
+  const bicycle = done([
+    ...job('a', '2026-11-20T10:00:00.000Z'),
+    ...job('b', '2026-11-26T10:00:00.000Z'),
+    { type: 'finishJob', job: 'a', done: true },
+    { type: 'putLine', line: { id: 'l', label: 'Links', kind: 'part', paid: 500, packQty: 10, usedQty: 2, job: 'a' } },
+    { type: 'putLine', line: { id: 'm', label: 'Rag', kind: 'consumable', paid: 30, packQty: 1, usedQty: 1 } },
+    { type: 'putMinutes', entry: { id: 't', stage: 'rebuild', minutes: 30, at: AT, place: null, job: 'a' } },
+  ]);
+  const { lines, besides, total } = billLines(bicycle, 4000);
+  expect(lines.map(({ id, came, low, high, isOnTheWay }) => [id, came, low, high, isOnTheWay])).toEqual([
+    ['a', 2100, 1733, 3267, false],
+    ['b', 0, 1733, 3267, true],
+  ]);
+  expect([besides, total]).toEqual([30, 2130]);
 });
