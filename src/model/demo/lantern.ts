@@ -68,7 +68,7 @@ export function lantern(ago: Ago, told: LanternTold): Bicycle {
   bicycle.appraisal = { ...bicycle.appraisal, asking: 8000, resale: { low: 21000, likely: 25000, high: 29000 } };
   bicycle.seenAs = 'serviced';
   bicycle.size = { ...bicycle.size, sizeMm: 540, use: 'city' };
-  bicycle.features = { 'cassette freehub': true, 'rear cogs 8': true };
+  bicycle.features = { 'cassette-freehub': true, 'rear-cogs-8': true };
   bicycle.listing = {
     ...bicycle.listing,
     forWhom: 'Good for somebody who rides to work by the harbour, every day and in rain.',
