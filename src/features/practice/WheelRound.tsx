@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
+import { pluck } from '@/core/practice/pluck';
 import {
   byTheEar,
   byTheEye,
@@ -21,6 +22,8 @@ import { WheelStand, wordsOf } from './WheelStand';
 
 const { spokes } = PRACTICE_WHEEL;
 const QUARTER = 0.25;
+/** How a spoke of this wheel is plucked, where sound is on. */
+const PLUCKED = { freeLengthMm: 185, spokeDiameterMm: 2, sampleRate: 44_100, seconds: 0.9, noise: 0 };
 const ANSWER_WORDS: Record<WheelAnswer, string> = { true: 'It is true', metal: 'It is bent metal' };
 const EAR_WORDS = {
   lower: 'It sounds lower than its side.',
@@ -81,6 +84,11 @@ export function WheelRound({
     setMade((was) => was.map((each, i) => (i === at ? each + by : each)));
     setTold(now.seized.includes(at) ? TURNED_WORDS.seized : by > 0 ? TURNED_WORDS.tighter : TURNED_WORDS.looser);
   };
+  const pluckIt = () => {
+    setTold(EAR_WORDS[byTheEar(now.tensionN, at)]);
+    const tensionN = Math.max(40, now.tensionN[at]!);
+    sound?.play(pluck({ ...PLUCKED, tensionN, seed: at + 1 }), PLUCKED.sampleRate);
+  };
   const spin = () => {
     setRounds(rounds + 1);
     const worst = now.lateralMm.reduce(
@@ -125,12 +133,7 @@ export function WheelRound({
         <Button variant="outlined" color="inherit" sx={key} onClick={() => go(1)}>
           On a spoke
         </Button>
-        <Button
-          variant="outlined"
-          color="inherit"
-          sx={key}
-          onClick={() => setTold(EAR_WORDS[byTheEar(now.tensionN, at)])}
-        >
+        <Button variant="outlined" color="inherit" sx={key} onClick={pluckIt}>
           Pluck it
         </Button>
       </Box>

@@ -2,6 +2,8 @@ import type { HubSound } from '@/core/practice/hub';
 
 export interface RoomSound {
   set(sound: HubSound): void;
+  /** A sound that is made elsewhere, played once. */
+  play(samples: Float32Array, sampleRate: number): void;
   /** The tick of play when the rim is rocked from stop to stop. */
   tick(strength: number): void;
   end(): void;
@@ -44,6 +46,14 @@ export function createSound(): RoomSound {
     set(sound) {
       for (const each of ['run', 'rumble', 'grind'] as const)
         voices[each].setTargetAtTime(sound[each] * loud[each], audio.currentTime, 0.03);
+    },
+    play(made, sampleRate) {
+      const buffer = audio.createBuffer(1, made.length, sampleRate);
+      buffer.getChannelData(0).set(made);
+      const once = audio.createBufferSource();
+      once.buffer = buffer;
+      once.connect(audio.destination);
+      once.start();
     },
     tick(strength) {
       const click = audio.createOscillator();

@@ -1,8 +1,10 @@
+import Ajv2020 from 'ajv/dist/2020';
+import addFormats from 'ajv-formats';
 import { answer } from '@/core/calculator';
 import { moneyResult } from '@/core/money/result';
 import { applyCommand, type Command } from '../commands';
 import { readPassport, passportHtml, passportRecord } from '../exchange/passport';
-import { readWorkshopFile } from '../exchange/bundle';
+import { readWorkshopFile, workshopJsonSchema } from '../exchange/bundle';
 import { newBicycle } from '../fresh';
 import { mergeBicycles } from '../merge';
 import { resultInput, spent } from '../money/questions';
@@ -121,6 +123,13 @@ describe('a passport', () => {
     expect(page).toContain('Hub &lt;/script&gt; &amp; more');
     for (const secret of ['18000', 'Somebody of the harbour', '29000', 'A buyer']) expect(page).not.toContain(secret);
     expect(page).toContain('F1234');
+  });
+
+  test('the record within it is as the published schema says', () => {
+    const ajv = new Ajv2020({ strict: false });
+    addFormats(ajv);
+    const valid = ajv.compile(workshopJsonSchema() as object);
+    expect([valid(readPassport(page)), valid.errors]).toEqual([true, null]);
   });
 
   test('comes back after a year and goes on: what was done there is here, and nothing private is lost', () => {
