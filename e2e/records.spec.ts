@@ -50,7 +50,7 @@ test('out, into an empty browser, and the same is there; a second time nothing i
   await records(empty, 'own');
   const choose = () => empty.getByLabel('Choose a file to take in').setInputFiles(file);
   await choose();
-  await expect(empty.getByText('6 bicycles new.')).toBeVisible();
+  await expect(empty.getByText('14 bicycles new.')).toBeVisible();
   await empty.getByRole('button', { name: 'Take it in' }).click();
   await expect(empty.getByText('Taken in.')).toBeVisible();
   expect(await kept(empty, 'own')).toEqual(before);

@@ -7,6 +7,7 @@ export const KEPT_PAGES = [
   '/practice',
   '/settings',
   '/stock',
+  '/books',
   '/gallery',
   '/missing',
 ] as const;

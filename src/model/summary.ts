@@ -2,12 +2,13 @@ import * as z from 'zod/mini';
 import { USES } from '@/core/buy/saleStates';
 import { BRIEFS, wholeKind } from '@/core/bicycle';
 import { STATES } from '@/core/vocabulary/vocabulary';
+import { booksTold } from './books/booksTold';
 import { coneTrial } from './bearings/trial';
 import { PURPOSES, WAYS_OUT } from './purposes';
 import { STAGES } from './stages';
 
 /** Raised whenever a summary is worked out differently, so that kept ones are made anew. */
-export const SUMMARY_RULES = 11;
+export const SUMMARY_RULES = 12;
 
 /**
  * What the floor shows of a bicycle, so that it opens without reading every record. A cache: it is keyed by the revision
@@ -56,6 +57,8 @@ export const summary = z.strictObject({
   paid: z.number(),
   /** What it was sold for and when, to compare others with. */
   soldFor: z.nullable(z.strictObject({ price: z.number(), on: z.nullable(z.string()) })),
+  /** What it tells the books; null until it is sold. */
+  books: z.nullable(booksTold),
   purpose: z.enum(PURPOSES),
   clockSince: z.nullable(z.string()),
   drawn: z.nullable(

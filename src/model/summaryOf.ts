@@ -1,4 +1,5 @@
 import { taughtBy } from './buy/lessons';
+import { toldToBooks } from './books/told';
 import { runningTimers } from './clean/timers';
 import { spent } from './money/questions';
 import { nextThing } from './next';
@@ -49,6 +50,7 @@ export function summaryOf(bicycle: Bicycle, earlier?: Summary): Summary {
     brief: bicycle.brief,
     paid: bicycle.purchase?.paid ?? 0,
     soldFor: bicycle.sale.price === null ? null : { price: bicycle.sale.price, on: bicycle.sale.on },
+    books: toldToBooks(bicycle),
     purpose: bicycle.purpose,
     clockSince: bicycle.clock?.startedAt ?? null,
     drawn: earlier?.revision === bicycle.revision ? earlier.drawn : null,

@@ -13,13 +13,13 @@ import { WHEEL_LEVELS } from '@/core/practice/wheelLevels';
 import { TopBar } from '../top-bar/TopBar';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings } from '../workshop/WorkshopProvider';
-import { Round } from './Round';
 import { createSound, type RoomSound } from './sound';
 
 const DerailleurRound = dynamic(() => import('./DerailleurRound').then((module) => module.DerailleurRound), {
   ssr: false,
 });
 
+const Round = dynamic(() => import('./Round').then((module) => module.Round), { ssr: false });
 const WheelRound = dynamic(() => import('./WheelRound').then((module) => module.WheelRound), { ssr: false });
 
 /** Any seed hides another hub; the clock is as good a die as any, and the core keeps none. */

@@ -1,5 +1,6 @@
 import HandymanOutlined from '@mui/icons-material/HandymanOutlined';
 import Inventory2Outlined from '@mui/icons-material/Inventory2Outlined';
+import MenuBookOutlined from '@mui/icons-material/MenuBookOutlined';
 import TuneOutlined from '@mui/icons-material/TuneOutlined';
 import RuleOutlined from '@mui/icons-material/RuleOutlined';
 
@@ -13,6 +14,7 @@ export const WAYS = [
     Icon: TuneOutlined,
   },
   { href: '/stock', label: 'The drawer: parts in stock', title: 'The drawer', Icon: HandymanOutlined },
+  { href: '/books', label: 'Books: what each bicycle earned', title: 'Books', Icon: MenuBookOutlined },
   {
     href: '/records',
     label: 'Records: export, import, send',

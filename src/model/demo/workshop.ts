@@ -12,12 +12,21 @@ import { slipway } from './slipway';
 import { staff } from './staff';
 import { tourer } from './tourer';
 import { visitor } from './visitor';
+import { year } from './year';
 
 /** A made-up two-person workshop in a disused ferry ticket hall, dated back from `now`. */
 export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: WorkshopSettings; stock: StockItem[] } {
   const ago: Ago = (hours) => subMinutes(now, hours * 60).toISOString();
   return {
-    bicycles: [tourer(ago), staff(ago), racer(ago), visitor(ago), slipway(ago), lantern(ago, told as LanternTold)],
+    bicycles: [
+      tourer(ago),
+      staff(ago),
+      racer(ago),
+      visitor(ago),
+      slipway(ago),
+      lantern(ago, told as LanternTold),
+      ...year(ago),
+    ],
     settings: { ...USUAL_SETTINGS, name: 'Ticket hall workshop', customerPerHour: 3600 },
     stock: drawer(ago),
   };

@@ -1,0 +1,91 @@
+import type { QuestionOf } from '@/core/questions';
+import type { Summary } from '../summary';
+import type { BooksTold } from './booksTold';
+
+/** A finished bicycle as a line of the books. */
+export interface BooksRow extends BooksTold {
+  id: string;
+  name: string;
+  purpose: Summary['purpose'];
+  /** A figure an hour; null under an hour of work. */
+  perHour: number | null;
+}
+const LEAST_HOUR = 60;
+
+/** Every finished bicycle, the newest first. */
+export function booksRows(summaries: Record<string, Summary>): BooksRow[] {
+  return Object.values(summaries)
+    .flatMap(({ id, name, purpose, books }) =>
+      books
+        ? [
+            {
+              ...books,
+              id,
+              name,
+              purpose,
+              perHour: books.minutes >= LEAST_HOUR ? Math.round((books.earned * 60) / books.minutes) : null,
+            },
+          ]
+        : [],
+    )
+    .toSorted((a, b) => ((a.on ?? '') < (b.on ?? '') ? 1 : -1));
+}
+
+export interface BooksSum {
+  count: number;
+  price: number;
+  bought: number;
+  parts: number;
+  road: number;
+  besides: number;
+  earned: number;
+  minutes: number;
+}
+
+/** Rows added up: each column by itself, so that price less all costs is what was earned. */
+export function booksSum(rows: readonly BooksRow[]): BooksSum {
+  const sum = (of: (row: BooksRow) => number) => rows.reduce((all, row) => all + of(row), 0);
+  return {
+    count: rows.length,
+    price: sum((row) => row.price),
+    bought: sum((row) => row.bought),
+    parts: sum((row) => row.parts),
+    road: sum((row) => row.road),
+    besides: sum((row) => row.besides),
+    earned: sum((row) => row.earned),
+    minutes: sum((row) => row.minutes),
+  };
+}
+
+/** What was earned month by month, from the first sale to the last, months without one too. */
+export function byMonth(rows: readonly BooksRow[]): { month: string; earned: number; count: number }[] {
+  const dated = rows.filter(({ on }) => on !== null);
+  const months = dated.map(({ on }) => on!.slice(0, 7)).toSorted();
+  if (months.length === 0) return [];
+  const all: string[] = [];
+  for (let at = months[0]!; at <= months.at(-1)!;) {
+    all.push(at);
+    const [year, month] = at.split('-').map(Number);
+    at = month === 12 ? `${year! + 1}-01` : `${year}-${String(month! + 1).padStart(2, '0')}`;
+  }
+  return all.map((month) => {
+    const own = dated.filter(({ on }) => on!.startsWith(month));
+    return { month, count: own.length, earned: own.reduce((sum, { earned }) => sum + earned, 0) };
+  });
+}
+
+/** Money that lies in bicycles that are not sold, as it was spent. */
+export const openOnFloor = (summaries: Record<string, Summary>): number =>
+  Object.values(summaries)
+    .filter(({ bought, sold, archivedAt, purpose }) => bought && !sold && archivedAt === null && purpose !== 'customer')
+    .reduce((sum, { spent }) => sum + spent, 0);
+
+/** The question for `money.learn`: hours by kind of work, and what was fetched. */
+export function learnInput(rows: readonly BooksRow[]): QuestionOf<'money.learn'> {
+  return {
+    jobs: rows.flatMap(({ jobs }) =>
+      jobs.map(({ kind, estimateMin, actualMin }) => ({ job: kind, estimateMin, actualMin })),
+    ),
+    sales: rows.flatMap(({ predicted, price }) => (predicted && price > 0 ? [{ predicted, sold: price }] : [])),
+  };
+}
