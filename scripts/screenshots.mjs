@@ -85,7 +85,7 @@ const SHOTS = [
   { name: 'look-over', path: `${TOURER}look-over`, act: openHanger },
   { name: 'decide', path: `${STAFF}decide` },
   { name: 'strip', path: `${STAFF}strip&tray=hub.front` },
-  { name: 'stock', path: '/stock' },
+  { name: 'books', path: '/books' },
   { name: 'clean-dark', path: `${STAFF}clean`, scheme: 'dark' },
   { name: 'overhaul', path: `${STAFF}overhaul&tray=hub.front` },
   { name: 'practice', path: '/practice', act: lockAndSpin },
