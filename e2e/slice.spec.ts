@@ -244,7 +244,7 @@ test('the green tourer goes from the door to its buyer by mouse, and is there ag
     await page.getByRole('dialog').getByRole('button', { name: 'Put it down' }).click();
     await expect(page.getByText('€201.00', { exact: true }).first()).toBeVisible();
     // Five hours by hand and the seconds that kept themselves.
-    await expect(page.getByText(/^€40\.\d\d$/).first()).toBeVisible();
+    await expect(page.getByText(/^€(39|40)\.\d\d$/).first()).toBeVisible();
     await reload(page);
     await page.getByRole('button', { name: 'What it earned' }).click();
     await expect(page.getByText('€201.00', { exact: true }).first()).toBeVisible();
