@@ -104,5 +104,18 @@ test.describe('on a phone', () => {
       );
       expect([name, over]).toEqual([name, 0]);
     }
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Passport' }).tap(),
+    ]);
+    expect(readFileSync(await download.path(), 'utf8')).toContain('<h1>Lantern commuter</h1>');
+    // A sentence of the listing is written over by thumb, and kept.
+    await view(page, 'Listing').tap();
+    const fits = page.getByRole('textbox', { name: 'Whom it fits' });
+    await fits.tap();
+    await fits.fill('For riders of about 1.76 m.');
+    await view(page, 'Price').tap();
+    await view(page, 'Listing').tap();
+    await expect(fits).toHaveValue('For riders of about 1.76 m.');
   });
 });

@@ -90,9 +90,6 @@ function SentenceRow({ send, sentence }: Pick<StageProps, 'send'> & { sentence: 
 /** What only a person can say: for whom, options, what is not original, and questions that came back. */
 function Told({ bicycle, send }: StageProps) {
   const { currency } = useSettings();
-  const [part, setPart] = useState('');
-  const [asked, setAsked] = useState('');
-  const [option, setOption] = useState('');
   return (
     <Box sx={{ display: 'grid', gap: 2, my: 2 }}>
       <KeptText
@@ -117,12 +114,11 @@ function Told({ bicycle, send }: StageProps) {
         <KeptText
           key={bicycle.notOriginal.length}
           label="A part that is not original"
-          value={part}
+          value=""
           width={420}
           refuse={refuse}
           onKeep={(label) => {
             if (label) send({ type: 'putNotOriginal', row: { id: newId(), label } });
-            setPart('');
           }}
         />
       </Disclosure>
@@ -157,12 +153,11 @@ function Told({ bicycle, send }: StageProps) {
         <KeptText
           key={bicycle.saleOptions.length}
           label="An option, such as pedals"
-          value={option}
+          value=""
           width={420}
           refuse={refuse}
           onKeep={(label) => {
             if (label) send({ type: 'putOption', option: { id: newId(), label, price: 0 } });
-            setOption('');
           }}
         />
       </Disclosure>
@@ -190,12 +185,11 @@ function Told({ bicycle, send }: StageProps) {
         <KeptText
           key={bicycle.buyersQuestions.length}
           label="What was asked"
-          value={asked}
+          value=""
           width={420}
           refuse={refuse}
           onKeep={(text) => {
             if (text) send({ type: 'putQuestion', question: { id: newId(), at: nowIso(), asked: text, answer: '' } });
-            setAsked('');
           }}
         />
       </Disclosure>
