@@ -9,7 +9,10 @@ const spin = (page: Page) => page.getByRole('button', { name: /^Spin it past the
 const BEFORE = [/Bearing play out/, /Rim looked at/, /A drop of oil/, /The tightest key/];
 
 async function press(page: Page, name: string | RegExp) {
-  await page.getByRole('button', { name }).first().focus();
+  const button = page.getByRole('button', { name }).first();
+  // What was just ticked is reckoned before it lets go.
+  await expect(button).toBeEnabled();
+  await button.focus();
   await page.keyboard.press('Enter');
 }
 async function beforeTheFirst(page: Page) {
