@@ -127,8 +127,10 @@ export function forbidden(bicycle: Bicycle, today: string): string[] {
   for (const end of ['front', 'rear'] as const) {
     const { lacings, wheelBuilds, tyreFits } = bicycle;
     never(`half laced: ${end}`, (lacings[end]?.laced ?? 48) < (wheelBuilds[end]?.spokes ?? 0));
+    const known =
+      (end === 'front' ? bicycle.kind.frontBeadSeatMm : bicycle.kind.rearBeadSeatMm) ?? bicycle.kind.beadSeatMm;
     const {
-      rimSeatMm: rim,
+      rimSeatMm: rim = known,
       tyreSeatMm: tyre,
       hooks,
       isHooklessApproved,
@@ -136,7 +138,7 @@ export function forbidden(bicycle: Bicycle, today: string): string[] {
       hole,
       valve,
     } = tyreFits[end] ?? {};
-    never(`a tyre of another rim: ${end}`, rim !== undefined && tyre !== undefined && Math.abs(rim - tyre) > 0.6);
+    never(`a tyre of another rim: ${end}`, tyre !== undefined && Math.abs(rim - tyre) > 0.6);
     never(`no tyre for such a rim: ${end}`, hooks === 'hookless' && isHooklessApproved === false);
     never(`no tube behind straight sides: ${end}`, hooks === 'straight-sided' && isTubeless === true);
     never(`a valve that does not go through: ${end}`, hole === 'narrow' && valve === 'wide');

@@ -4,10 +4,11 @@ import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
 import { useState } from 'react';
 import { offersSay } from '@/core/sell/offersSay';
-import { askInput } from '@/model/sell/askInput';
+import { askInput, soldFor } from '@/model/sell/askInput';
 import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
 import { dayOf, money } from '@/ui/format';
+import { KeptText } from '@/ui/KeptText';
 import { LargeFigures } from '@/ui/LargeFigures';
 import { NetCurve } from '@/ui/NetCurve';
 import { ReadingField } from '@/ui/ReadingField';
@@ -15,7 +16,6 @@ import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { TextInput } from '@/ui/TextInput';
 import { Working } from '@/ui/Working';
-import { useHand } from '../workshop/useHand';
 import { useReckon } from '../workshop/useReckon';
 import { useToday } from '../workshop/useToday';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
@@ -24,7 +24,6 @@ import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 function Offers({ bicycle, send }: StageProps) {
   const { currency } = useSettings();
   const today = useToday();
-  const { name: by } = useHand();
   const { ask, askedOn } = bicycle.listing;
   const says = offersSay(bicycle.offers, ask, askedOn, today);
   return (
@@ -66,7 +65,7 @@ function Offers({ bicycle, send }: StageProps) {
               variant={offer.answer === 'taken' ? 'contained' : 'outlined'}
               onClick={() => {
                 send({ type: 'putOffer', offer: { ...offer, answer: 'taken' } });
-                send({ type: 'setSale', changes: { price: offer.amount, on: today } });
+                send(soldFor(bicycle, offer.amount, today));
               }}
             >
               Sold for it
@@ -87,11 +86,19 @@ function Offers({ bicycle, send }: StageProps) {
           onCommit={(amount) =>
             send({
               type: 'setDeposit',
-              deposit: { who: by, until: null, ...bicycle.deposit, amount, on: bicycle.deposit?.on ?? today },
+              deposit: { who: '', until: null, ...bicycle.deposit, amount, on: bicycle.deposit?.on ?? today },
             })
           }
           onClear={() => send({ type: 'setDeposit', deposit: null })}
         />
+        {bicycle.deposit && (
+          <KeptText
+            label="From whom"
+            value={bicycle.deposit.who}
+            width={200}
+            onKeep={(who) => send({ type: 'setDeposit', deposit: { ...bicycle.deposit!, who } })}
+          />
+        )}
         {bicycle.deposit && (
           <TextInput
             label="Kept until"

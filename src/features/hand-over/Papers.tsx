@@ -16,7 +16,6 @@ import { LargeFigures } from '@/ui/LargeFigures';
 import { ReadingField } from '@/ui/ReadingField';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
-import { useHand } from '../workshop/useHand';
 import { useToday } from '../workshop/useToday';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
@@ -114,7 +113,6 @@ function Dealing({ bicycle, send }: StageProps) {
 
 /** Buyers who rode it: what stayed as security, and whether it came back. */
 function TestRides({ bicycle, send }: StageProps) {
-  const { name } = useHand();
   const open = bicycle.testRides.findLast(({ backAt }) => backAt === null);
   return (
     <Section title="A buyer’s test ride">
@@ -123,6 +121,12 @@ function TestRides({ bicycle, send }: StageProps) {
           <b>
             Out since {new Date(open.at).toTimeString().slice(0, 5)}, {dayOf(open.at)}
           </b>
+          <KeptText
+            label="Who rides it"
+            value={open.who}
+            width={180}
+            onKeep={(who) => send({ type: 'putTestRide', ride: { ...open, who } })}
+          />
           <KeptText
             label="Left as security"
             value={open.left === '–' ? '' : open.left}
@@ -142,7 +146,7 @@ function TestRides({ bicycle, send }: StageProps) {
           variant="outlined"
           sx={{ minHeight: 56 }}
           onClick={() =>
-            send({ type: 'putTestRide', ride: { id: newId(), at: nowIso(), who: name, left: '–', backAt: null } })
+            send({ type: 'putTestRide', ride: { id: newId(), at: nowIso(), who: '', left: '–', backAt: null } })
           }
         >
           Somebody rides it now
@@ -197,7 +201,7 @@ function Comebacks({ bicycle, send }: StageProps) {
           cause &&
           send({
             type: 'putComeback',
-            comeback: { id: newId(), at: nowIso(), place: null, cause, minutes: 0, parts: 0, refund: 0 },
+            comeback: { id: newId(), at: nowIso(), cause, minutes: 0, parts: 0, refund: 0 },
           })
         }
       />

@@ -18,7 +18,7 @@ import type { StageProps } from '../workshop/WorkshopProvider';
 export function Sealant({ bicycle, send, end }: StageProps & { end: WheelEnd }) {
   const { name: by } = useHand();
   const today = useToday();
-  const { output } = useReckon('tyres.mount', mountOf(bicycle.tyreFits[end] ?? {}));
+  const { output } = useReckon('tyres.mount', mountOf(bicycle, end));
   const kept = bicycle.sealants[end] ?? null;
   const usual = output?.sealantMl ?? null;
   const dated = openLooks(bicycle).find((look) => look.of === 'sealant' && look.words.startsWith(`The ${end}`));

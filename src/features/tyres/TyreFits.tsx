@@ -1,14 +1,17 @@
 'use client';
 import Box from '@mui/material/Box';
 import { stateOf } from '@/core/vocabulary/verdicts';
-import { fitInput, mountOf, rimSeatOf } from '@/model/tyres/questions';
+import { fitInput, mostMarkOf, MOST_MARK, mountOf, rimSeatOf, tyreWidthOf } from '@/model/tyres/questions';
 import type { TyreFit } from '@/model/tyres/part';
 import type { WheelEnd } from '@/model/wheels/part';
+import { newId } from '@/store/browser';
+import { nowIso } from '@/store/now';
 import { Choices } from '@/ui/Choices';
 import { LargeFigures } from '@/ui/LargeFigures';
 import { ReadingField } from '@/ui/ReadingField';
 import { Section } from '@/ui/Section';
 import { StateMark } from '@/ui/StateMark';
+import { useHand } from '../workshop/useHand';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 
@@ -31,15 +34,18 @@ const LENGTHS: { figure: Length; label: string; help: string; least: number; mos
   { figure: 'tyreMm', label: 'Tyre’s width', help: 'its marking, first', least: 15, most: 130 },
   { figure: 'rimInnerMm', label: 'Rim, inside', help: 'between its sides', least: 13, most: 35 },
 ];
+const refuseBar = (value: number) => (value <= 0 || value > 15 ? '0 to 15 bar' : null);
 const yes = (value: boolean | undefined) => (value === undefined ? null : value ? 'yes' : 'no');
 
 /** What rim and tyre are, each asked once, and whether they belong together. */
 export function TyreFits({ bicycle, send, end }: StageProps & { end: WheelEnd }) {
   const settings = useSettings();
+  const { name: by } = useHand();
   const fit: TyreFit = bicycle.tyreFits[end] ?? {};
   const rimSeatMm = rimSeatOf(bicycle, end);
-  const read = (changes: TyreFit) => send({ type: 'readTyre', end, fit: { rimSeatMm, ...changes } });
-  const { output: mount } = useReckon('tyres.mount', fit.rimSeatMm === undefined ? null : mountOf(fit));
+  const read = (changes: TyreFit) => send({ type: 'readTyre', end, fit: changes });
+  const mostBar = mostMarkOf(bicycle, end);
+  const { output: mount } = useReckon('tyres.mount', mountOf(bicycle, end));
   const { output: wide } = useReckon('wheels.tyreFit', fitInput(bicycle, end, settings));
   return (
     <Section title="Tyre and rim">
@@ -62,7 +68,7 @@ export function TyreFits({ bicycle, send, end }: StageProps & { end: WheelEnd })
             unit="mm"
             width={146}
             help={help}
-            value={fit[figure] ?? null}
+            value={fit[figure] ?? (figure === 'tyreMm' ? tyreWidthOf(bicycle, end) : null)}
             onCommit={(value) => read({ [figure]: value })}
             refuse={(value) => (value < least || value > most ? `${least} to ${most} mm` : null)}
           />
@@ -88,23 +94,31 @@ export function TyreFits({ bicycle, send, end }: StageProps & { end: WheelEnd })
         <Choices label="Valve" options={VALVES} value={fit.valve ?? null} onChoose={(valve) => read({ valve })} />
       </Box>
       <Box data-readings sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'start' }}>
-        {(
-          [
-            ['rimMostBar', 'Rim, at most'],
-            ['tyreMostBar', 'Tyre, at most'],
-          ] as const
-        ).map(([figure, label]) => (
-          <ReadingField
-            key={figure}
-            label={label}
-            kind="pressure"
-            unit="bar"
-            width={146}
-            value={fit[figure] ?? null}
-            onCommit={(value) => read({ [figure]: value })}
-            refuse={(value) => (value <= 0 || value > 15 ? '0 to 15 bar' : null)}
-          />
-        ))}
+        <ReadingField
+          label="Rim, at most"
+          kind="pressure"
+          unit="bar"
+          width={146}
+          value={fit.rimMostBar ?? null}
+          onCommit={(rimMostBar) => read({ rimMostBar })}
+          refuse={refuseBar}
+        />
+        <ReadingField
+          label="Tyre, at most"
+          kind="pressure"
+          unit="bar"
+          width={146}
+          help="its mark, for the proof too"
+          value={mostBar}
+          onCommit={(value) => {
+            if (!bicycle.tyreFits[end]) read({});
+            send({
+              type: 'putProofReading',
+              reading: { id: newId(), reading: MOST_MARK[end], when: 'after', value, at: nowIso(), by },
+            });
+          }}
+          refuse={refuseBar}
+        />
       </Box>
       {mount && (
         <Box role="status" aria-label="Whether it belongs there" sx={{ mt: 1.5 }}>

@@ -111,7 +111,7 @@ export function BrokenSpokes({
           onClick={() => {
             send({
               type: 'putBrokenSpoke',
-              row: { id: newId(), at: nowIso(), by, end, spoke: spoke!, broke: 'unknown', lengthMm: null, done: [] },
+              row: { id: newId(), at: nowIso(), by, end, spoke: spoke!, broke: 'unknown', done: [] },
             });
             setNamed(null);
           }}

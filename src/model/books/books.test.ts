@@ -52,7 +52,7 @@ test('a bicycle’s line says what its own result says, to the cent, whatever wa
           })),
           {
             type: 'putComeback',
-            comeback: { id: 'x', at: AT, place: null, cause: 'c', minutes: 30, parts: 0, refund },
+            comeback: { id: 'x', at: AT, cause: 'c', minutes: 30, parts: 0, refund },
           },
         ]);
         const told = toldToBooks(bicycle)!;

@@ -211,12 +211,8 @@ function dangersOf(bicycle: Bicycle): Rows<'findings'> {
 }
 
 /** What of a wheel nobody rides on: a spoke that broke and is not renewed, a lacing that is not whole, a tyre that is not of its rim. */
-function wheelDangers({
-  brokenSpokes,
-  lacings,
-  wheelBuilds,
-  tyreFits,
-}: Bicycle): Pick<Rows<'findings'>[number], 'id' | 'label' | 'place'>[] {
+function wheelDangers(bicycle: Bicycle): Pick<Rows<'findings'>[number], 'id' | 'label' | 'place'>[] {
+  const { brokenSpokes, lacings, wheelBuilds } = bicycle;
   const ends = ['front', 'rear'] as const;
   return [
     ...brokenSpokes
@@ -234,7 +230,8 @@ function wheelDangers({
         place: `spokes.${end}`,
       })),
     ...ends.flatMap((end) => {
-      const never = tyreFits[end] ? judgeMount(mounting.parse(mountOf(tyreFits[end]))).never : [];
+      const mount = mountOf(bicycle, end);
+      const never = mount ? judgeMount(mounting.parse(mount)).never : [];
       return never.length === 0
         ? []
         : [{ id: `tyre-fit-${end}`, label: `The ${end} tyre: ${never[0]!}`.slice(0, 300), place: `tyre.${end}` }];

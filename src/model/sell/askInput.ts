@@ -1,4 +1,6 @@
 import type { QuestionOf } from '@/core/questions';
+import { roundHalfUp } from '@/core/numbers';
+import type { Command } from '../commands';
 import type { Bicycle } from '../record';
 
 /** The question for `money.ask`; null until it is known what such a one fetches. */
@@ -13,4 +15,14 @@ export function askInput({
     fee: { percent: listing.feePercent },
     heldPerDay: listing.heldPerDay,
   };
+}
+
+/** The command of a sale: its price, its day, and the fee by its share, unless one was put down already. */
+export function soldFor(
+  { listing, sale }: Pick<Bicycle, 'listing' | 'sale'>,
+  price: number,
+  on: string,
+): Extract<Command, { type: 'setSale' }> {
+  const fee = sale.fee || roundHalfUp((price * listing.feePercent) / 100);
+  return { type: 'setSale', changes: { price, on, fee } };
 }

@@ -51,7 +51,6 @@ export const testRide = z.strictObject({ id, at, who: person, left: label, backA
 export const comeback = z.strictObject({
   id,
   at,
-  place: z.nullable(id),
   cause: label,
   minutes: z.number().check(z.gte(0), z.lte(10_080)),
   parts: minorUnits,

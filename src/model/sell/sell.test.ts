@@ -79,7 +79,7 @@ test('tax in the price and what came back are in its result, to the cent, and in
     { type: 'setDealing', changes: { scheme: 'margin', percent: 20 } },
     {
       type: 'putComeback',
-      comeback: { id: 'c', at: AT, place: null, cause: 'Spoke', minutes: 40, parts: 150, refund: 1000 },
+      comeback: { id: 'c', at: AT, cause: 'Spoke', minutes: 40, parts: 150, refund: 1000 },
     },
   ]);
   const said = answer(moneyResult, resultInput(bicycle, { ...USUAL_SETTINGS, labourPerHour: 0 }));

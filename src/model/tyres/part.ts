@@ -17,7 +17,6 @@ export const tyreFit = z.strictObject({
   isHooklessApproved: z.optional(z.boolean()),
   isTubeless: z.optional(z.boolean()),
   rimMostBar: z.optional(z.number().check(z.gt(0), z.lte(15))),
-  tyreMostBar: z.optional(z.number().check(z.gt(0), z.lte(15))),
   hole: z.optional(z.enum(VALVES)),
   valve: z.optional(z.enum(VALVES)),
 });

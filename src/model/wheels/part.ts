@@ -82,7 +82,6 @@ export const brokenSpoke = z.strictObject({
   end: wheelEnd,
   spoke,
   broke: z.enum(BROKE_AT),
-  lengthMm: z.nullable(z.number().check(z.gte(50), z.lte(400))),
   /** Steps of its renewal that are done. */
   done: z.array(id).check(z.maxLength(20)),
 });
