@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 // @ts-expect-error -- a plain script without types, shared with the demo
 import { build, chromium as chromiumPath, serve } from '../scripts/setup.mjs';
+import { measureBooks } from './books';
 import { measureCalculators, measureDiagnosis, measureHubs } from './core';
 import { measureDerailleurs } from './derailleurs';
 import { line } from './line';
@@ -28,6 +29,7 @@ const WITHOUT_BROWSER = {
   hubs: measureHubs,
   derailleurs: measureDerailleurs,
   wheels: measureWheels,
+  books: measureBooks,
   diagnosis: measureDiagnosis,
   properties: measureProperties,
 };

@@ -2,6 +2,7 @@
 import { bearingsAdjustCone } from '../src/core/bearings/adjustCone';
 import { answer } from '../src/core/calculator';
 import { moneyAppraise } from '../src/core/money/appraise';
+import { NOTHING_LEARNT } from '../src/core/money/learnt';
 import { buyAppraise } from '../src/core/buy/appraise';
 import { decideJobs } from '../src/core/decide/jobs';
 import { cablesCutList } from '../src/core/cables/cutList';
@@ -93,7 +94,7 @@ export function measureCalculators(): void {
             door: { tyres: { answer: tapped++ % 2 ? 'bad' : 'fine', at: seller.createdAt, by: '' } },
           },
           USUAL_SETTINGS,
-          {},
+          NOTHING_LEARNT,
           { lookOver: { findings: [] }, jobs: [] },
         ),
       ),

@@ -1,4 +1,5 @@
 import {
+  addDays,
   addMonths,
   addWeeks,
   differenceInCalendarDays,
@@ -19,6 +20,9 @@ export const daysBetween = (from: string, to: string): number => differenceInCal
 
 /** A day so many days earlier. Example: 1 March 2026 and one day is 28 February. */
 export const daysBefore = (day: string, days: number): string => written(subDays(parseISO(day), days));
+
+/** A day so many days later. Example: 28 February 2026 and one day is 1 March. */
+export const daysLater = (day: string, days: number): string => written(addDays(parseISO(day), days));
 
 /** A day so many months later; where that month is shorter, its last day. Example: 31 January and one month is 28 February. */
 export const monthsLater = (day: string, months: number): string => written(addMonths(parseISO(day), months));

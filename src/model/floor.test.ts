@@ -58,7 +58,7 @@ describe('the floor', () => {
     ['money', 'sold'],
   ])('in order of %s, %s comes first', (order, first) => expect(ids({ order })[0]).toBe(first));
   test('a summary keeps what was drawn for the same revision and drops it for another', () => {
-    const drawn = { marks: [], ceiling: 100, law: null, on: '2026-11-25' };
+    const drawn = { marks: [], ceiling: 100, nextMinutes: null, law: null, by: '2026-11-25' };
     const row = { ...summaryOf(bike('b', 'B')), drawn };
     expect(summaryOf(bike('b', 'B'), row).drawn).toEqual(drawn);
     expect(summaryOf({ ...bike('b', 'B'), revision: 1 }, row).drawn).toBeNull();
@@ -142,8 +142,9 @@ describe('what a row says is next', () => {
   const drawn = (ready: boolean, blocks: number) => ({
     marks: [],
     ceiling: null,
+    nextMinutes: null,
     law: { ready, blocks },
-    on: '2026-11-25',
+    by: '2026-11-25',
   });
   test('nothing is sent to be handed over while something stands in the way', () => {
     expect(rowNext({ ...row, drawn: drawn(false, 3) })).toEqual({

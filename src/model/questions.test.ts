@@ -2,7 +2,8 @@ import type { Bolt } from '@/core/rebuild/bolts';
 import { command, type Command } from './commands';
 import { USUAL_COSTS } from './buy/fresh';
 import { USUAL_SETTINGS } from './settings/usual';
-import { gatherLessons, taughtBy } from './buy/lessons';
+import { NOTHING_LEARNT } from '@/core/money/learnt';
+import { gatherLessons } from './buy/lessons';
 import { appraisalInput } from './buy/questions';
 import { runningTimers } from './clean/timers';
 import { latestObservations } from './inspect/latest';
@@ -39,42 +40,28 @@ const NOTHING = { lookOver: { findings: [] }, jobs: [] };
 describe('what a record means', () => {
   test('a new bicycle carries the ordinary work; its faults come from the door check', () => {
     expect(USUAL_COSTS.map((line) => line.kind)).toEqual(['standing']);
-    const input = appraisalInput(after(), USUAL_SETTINGS, {}, NOTHING);
+    const input = appraisalInput(after(), USUAL_SETTINGS, NOTHING_LEARNT, NOTHING);
     expect(input.lines).toHaveLength(1);
     expect(input.door).toEqual({});
   });
 
   test('the road counts before the drive, and is spent at the door', () => {
     const away = { type: 'describeLead' as const, changes: { distanceKm: 40 } };
-    expect(appraisalInput(after(away), USUAL_SETTINGS, {}, NOTHING).travel).toMatchObject({ distanceKm: 40 });
+    expect(appraisalInput(after(away), USUAL_SETTINGS, NOTHING_LEARNT, NOTHING).travel).toMatchObject({
+      distanceKm: 40,
+    });
     const bought = after(away, { type: 'recordPurchase', paid: 9000, at: AT });
-    expect(appraisalInput(bought, USUAL_SETTINGS, {}, NOTHING).travel).toBeNull();
+    expect(appraisalInput(bought, USUAL_SETTINGS, NOTHING_LEARNT, NOTHING).travel).toBeNull();
     const atTheDoor = after(away, { type: 'answerDoor', line: 'post', answer: 'fine', at: AT, by: '' });
-    expect(appraisalInput(atTheDoor, USUAL_SETTINGS, {}, NOTHING).travel).toBeNull();
+    expect(appraisalInput(atTheDoor, USUAL_SETTINGS, NOTHING_LEARNT, NOTHING).travel).toBeNull();
     expect(roadCost(bought.lead)).toBe(2000);
   });
 
-  test('minutes of work teach the next appraisal by place, minutes of looking do not', () => {
-    const entry = (id: string, stage: 'strip' | 'look-over', minutes: number) => ({
-      type: 'putMinutes' as const,
-      entry: { id, stage, minutes, at: AT, place: 'hub.front' },
-    });
-    const worked = after(entry('1', 'strip', 40), entry('2', 'strip', 20), entry('3', 'look-over', 5), {
-      type: 'answerDoor',
-      line: 'hub-front',
-      answer: 'bad',
-      at: AT,
-      by: '',
-    });
-    const taught = taughtBy(worked);
-    expect(taught).toEqual({ door: { 'hub-front': 'bad' }, minutesAt: { 'hub.front': 60 } });
-    const fine = { door: { 'hub-front': 'fine' as const }, minutesAt: { 'hub.front': 500 } };
-    expect(gatherLessons([taught, fine])).toEqual({
-      'hub-front': { looked: 2, bad: 1, minutesAt: { 'hub.front': [60] } },
-    });
-    const many = gatherLessons(Array.from({ length: 50 }, () => taught));
-    expect(many['hub-front']).toMatchObject({ looked: 50, bad: 50 });
-    expect(many['hub-front']!.minutesAt['hub.front']).toHaveLength(20);
+  test('what was said at the doors is counted line by line, in whichever order', () => {
+    const doors: Record<string, 'fine' | 'bad'>[] = [{ 'hub-front': 'bad' }, { 'hub-front': 'fine', chain: 'bad' }];
+    const counted = { 'hub-front': { looked: 2, bad: 1 }, chain: { looked: 1, bad: 1 } };
+    expect(gatherLessons(doors)).toEqual(counted);
+    expect(gatherLessons(doors.toReversed())).toEqual(counted);
   });
 
   test('the last observation of a check counts, one taken back does not', () => {
@@ -95,7 +82,9 @@ describe('what a record means', () => {
       { type: 'recordPurchase', paid: 9000, at: AT },
       keep,
     );
-    const found = buyAppraise.run(buyAppraise.input.parse(appraisalInput(bought, USUAL_SETTINGS, {}, NOTHING)));
+    const found = buyAppraise.run(
+      buyAppraise.input.parse(appraisalInput(bought, USUAL_SETTINGS, NOTHING_LEARNT, NOTHING)),
+    );
     expect(found.limit.price).toEqual({ amount: 9000, is: 'paid' });
     expect(found.costs).toContainEqual(expect.objectContaining({ id: 'chain', label: 'Renew the chain', chance: 1 }));
   });

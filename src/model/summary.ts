@@ -8,7 +8,7 @@ import { PURPOSES, WAYS_OUT } from './purposes';
 import { STAGES } from './stages';
 
 /** Raised whenever a summary is worked out differently, so that kept ones are made anew. */
-export const SUMMARY_RULES = 12;
+export const SUMMARY_RULES = 13;
 
 /**
  * What the floor shows of a bicycle, so that it opens without reading every record. A cache: it is keyed by the revision
@@ -29,7 +29,6 @@ export const summary = z.strictObject({
   next: z.string(),
   /** The place that is opened there; null opens the stage as a whole. */
   nextPlace: z.nullable(z.string()),
-  nextMinutes: z.nullable(z.number()),
   timers: z.array(z.strictObject({ id: z.string(), label: z.string(), dueAtMs: z.number() })),
   waits: z.array(z.strictObject({ id: z.string(), label: z.string(), dueOn: z.nullable(z.string()) })),
   loose: z.array(z.string()),
@@ -41,11 +40,8 @@ export const summary = z.strictObject({
   spent: z.number(),
   asking: z.nullable(z.number()),
   worked: z.number(),
-  /** What it teaches the next appraisal. */
-  taught: z.strictObject({
-    door: z.record(z.string(), z.enum(['fine', 'bad'])),
-    minutesAt: z.record(z.string(), z.number()),
-  }),
+  /** What was said at its door, which teaches the next appraisal. */
+  door: z.record(z.string(), z.enum(['fine', 'bad'])),
   /** Tricks that the next like bicycle is shown. */
   tricks: z.array(z.strictObject({ assembly: z.string(), step: z.string(), text: z.string() })),
   /** Cones and cups that were set on it: what this bench's locknuts drag is learnt from them. */
@@ -59,16 +55,27 @@ export const summary = z.strictObject({
   soldFor: z.nullable(z.strictObject({ price: z.number(), on: z.nullable(z.string()) })),
   /** What it tells the books; null until it is sold. */
   books: z.nullable(booksTold),
+  /** What was kept from the tip, where a house counts it; null where nothing was counted. */
+  saved: z.nullable(
+    z.strictObject({
+      weightKg: z.number(),
+      partsReused: z.number(),
+      learners: z.number(),
+      learningHours: z.number(),
+    }),
+  ),
   purpose: z.enum(PURPOSES),
   clockSince: z.nullable(z.string()),
   drawn: z.nullable(
     z.strictObject({
       marks: z.array(z.tuple([z.string(), z.enum(STATES)])),
       ceiling: z.nullable(z.number()),
+      /** Of the shortest job that is kept and not done, with what was learnt; null where there is none. */
+      nextMinutes: z.nullable(z.number()),
       /** What the law says, and how much stands in the way. */
       law: z.nullable(z.strictObject({ ready: z.boolean(), blocks: z.number() })),
-      /** The day of it. */
-      on: z.string(),
+      /** The day of it, and the sum of the settings and lessons that it was worked out by. */
+      by: z.string(),
     }),
   ),
 });

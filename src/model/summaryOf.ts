@@ -1,4 +1,4 @@
-import { taughtBy } from './buy/lessons';
+import { answersAtDoor } from './buy/lessons';
 import { toldToBooks } from './books/told';
 import { runningTimers } from './clean/timers';
 import { spent } from './money/questions';
@@ -7,10 +7,20 @@ import type { Bicycle } from './record';
 import { SUMMARY_RULES, type Summary } from './summary';
 import { workedMinutes } from './work/hours';
 
+function countedSaved({ saved: { weightKg, partsReused, learners, learningHours } }: Bicycle): Summary['saved'] {
+  const counted = [weightKg, partsReused, learners, learningHours];
+  if (counted.every((figure) => figure === null)) return null;
+  return {
+    weightKg: weightKg ?? 0,
+    partsReused: partsReused ?? 0,
+    learners: learners ?? 0,
+    learningHours: learningHours ?? 0,
+  };
+}
+
 /** The summary of a bicycle; what an earlier one of the same revision had worked out is kept. */
 export function summaryOf(bicycle: Bicycle, earlier?: Summary): Summary {
   const next = nextThing(bicycle);
-  const undone = bicycle.jobs.filter((job) => job.decision === 'keep' && !job.done);
   return {
     rules: SUMMARY_RULES,
     id: bicycle.id,
@@ -24,7 +34,6 @@ export function summaryOf(bicycle: Bicycle, earlier?: Summary): Summary {
     stage: next.stage,
     next: next.words,
     nextPlace: next.place ?? null,
-    nextMinutes: undone.length ? Math.min(...undone.map((job) => job.minutes.likely)) : null,
     timers: runningTimers(bicycle).map(({ timer, dueAtMs }) => ({ id: timer.id, label: timer.label, dueAtMs })),
     waits: bicycle.deliveries
       .filter((row) => row.arrivedAt === null)
@@ -37,7 +46,7 @@ export function summaryOf(bicycle: Bicycle, earlier?: Summary): Summary {
     spent: spent(bicycle),
     asking: bicycle.appraisal.asking,
     worked: workedMinutes(bicycle),
-    taught: taughtBy(bicycle),
+    door: answersAtDoor(bicycle),
     tricks: bicycle.tricks.map(({ assembly, step, text }) => ({ assembly, step, text })),
     cones: bicycle.bearings
       .filter(({ trials }) => trials.length > 1)
@@ -51,6 +60,7 @@ export function summaryOf(bicycle: Bicycle, earlier?: Summary): Summary {
     paid: bicycle.purchase?.paid ?? 0,
     soldFor: bicycle.sale.price === null ? null : { price: bicycle.sale.price, on: bicycle.sale.on },
     books: toldToBooks(bicycle),
+    saved: countedSaved(bicycle),
     purpose: bicycle.purpose,
     clockSince: bicycle.clock?.startedAt ?? null,
     drawn: earlier?.revision === bicycle.revision ? earlier.drawn : null,

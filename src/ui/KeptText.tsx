@@ -35,7 +35,7 @@ export function KeptText({
       onChange={(event) => setDraft(event.target.value.slice(0, most))}
       onBlur={keep}
       onKeyDown={(event) => event.key === 'Enter' && keep()}
-      sx={{ width, maxWidth: '100%' }}
+      sx={{ width: `min(${width}px, 100%)` }}
     />
   );
 }

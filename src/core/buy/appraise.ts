@@ -2,12 +2,13 @@ import { own } from '../own';
 import * as z from 'zod/mini';
 import { bicycleKind } from '../bicycle';
 import { defineCalculator, rule } from '../calculator';
-import { currencyCode, minorUnits, orderedRange, workMinutes } from '../fields';
+import { currencyCode, minorUnits, orderedRange, workMinutes, type Range } from '../fields';
 import { appraiseShape, moneyAppraise, type Appraisal, type AppraiseInput } from '../money/appraise';
 import { moneyDrive, type Drive } from '../money/drive';
-import { DOOR_LINE, MOST_TAUGHT } from './doorLine';
-import { allCosts, deeperOf, type Deeper } from './costs';
-import { doorChecksFor, doorLines, type DoorHistory, type DoorLine } from './door';
+import { learntInUse, learntMinutes, learntResale, learntWords } from '../money/learnt';
+import { DOOR_LINE } from './doorLine';
+import { allCosts, deeperOf, ORDINARY, type Deeper } from './costs';
+import { doorChecksFor, doorLines, type DoorLine } from './door';
 
 const id = z.string().check(z.minLength(1), z.maxLength(64));
 const answer = z.enum(['fine', 'bad']);
@@ -18,21 +19,7 @@ const shape = z.strictObject({
   said: z
     ._default(z.record(z.string().check(z.maxLength(20)), z.string().check(z.maxLength(20))), {})
     .check(z.describe('answers of the seller, by question')),
-  taught: z
-    ._default(
-      z.record(
-        id,
-        z.strictObject({
-          looked: z.number().check(z.multipleOf(1), z.gte(0), z.lte(1_000_000)),
-          bad: z.number().check(z.multipleOf(1), z.gte(0), z.lte(1_000_000)),
-          minutesAt: z.record(id, z.array(z.number().check(z.gte(0))).check(z.maxLength(MOST_TAUGHT))),
-        }),
-      ),
-      {},
-    )
-    .check(
-      z.describe('what the workshop’s other bicycles taught of each line, with the minutes really put down by place'),
-    ),
+  learnt: z.prefault(learntInUse, {}).check(z.describe('what finished bicycles taught, as far as it is used')),
   lines: z
     ._default(
       z
@@ -75,6 +62,7 @@ const shape = z.strictObject({
             id: z.string().check(z.minLength(1), z.maxLength(120)),
             label: z.string().check(z.minLength(1), z.maxLength(120)),
             check: z._default(z.nullable(id), null),
+            place: z._default(z.string().check(z.maxLength(64)), '').check(z.describe('its minutes are learnt by it')),
             decision: z.enum(['keep', 'drop', 'open']),
             done: z._default(z.boolean(), false),
             minutes: orderedRange(workMinutes),
@@ -140,6 +128,9 @@ const WHOLE = 100;
 /** Whether to drive is no closer a question than a few thousand trials answer. */
 const DRIVE_TRIALS = 4000;
 
+/** The ordinary work is learnt with what is done to frame and finish. */
+const ORDINARY_PLACE = 'frame';
+
 /** A line of the door check as it is asked, answered and costed. */
 export interface AskedLine extends DoorLine {
   /** What a closer look, or a job, made of it; null where only the door tells. */
@@ -155,6 +146,8 @@ export interface BuyAppraisal {
   notLookedAt: number;
   /** The one limit: the most that may be paid for the bicycle with all that is known, and the price that is held against it. */
   limit: Limit;
+  /** What is used of what finished bicycles taught. */
+  learnt: { key: string; words: string }[];
   /** What the limit hangs on beside the costs. */
   terms: Pick<Question, 'resale' | 'target' | 'confidence' | 'otherCosts' | 'labourPerHour'>;
   /** The costs as they were reckoned with. */
@@ -190,26 +183,9 @@ function stopOf({ kind, door, forParts }: Question): Stop | null {
   return { faults, words };
 }
 
-/** The history of each line: of the minutes that were put down on bad ones, those at the line's own place. */
-function historyOf({ kind, taught }: Question): Record<string, DoorHistory> {
-  return Object.fromEntries(
-    doorChecksFor(kind).flatMap(({ id: line, place }) => {
-      const told = own(taught, line);
-      return told
-        ? [
-            [
-              line,
-              { looked: told.looked, bad: Math.min(told.bad, told.looked), minutes: own(told.minutesAt, place) ?? [] },
-            ],
-          ]
-        : [];
-    }),
-  );
-}
-
 /**
  * The whole appraisal of a bicycle at the door: the ordinary work, what the buyer added, and the door check, whose lines are
- * corrected by the workshop's own history and by what the seller said, until somebody looked closer: then jobs, hours and
+ * corrected by what the workshop's finished bicycles taught, where that is used, and by what the seller said, until somebody looked closer: then jobs, hours and
  * parts that were really put down stand in their stead. From these what may be paid, the one limit of this bicycle, and before
  * leaving whether it is worth the drive. A crack, a ripple or a bend at the door is no repair line: there is no ceiling then, except for parts.
  *
@@ -226,8 +202,13 @@ function run(question: Question): BuyAppraisal {
   const rows = new Map(doorChecksFor(kind).map((row) => [row.id, row]));
   const seen = new Map(question.seen.map((each) => [each.check, each]));
   const has = new Set(question.checks);
-  const { jobs, bought, worked } = question;
-  const asked = doorLines(kind, door, historyOf(question), own, said).map((line): AskedLine => {
+  const { bought, worked, learnt } = question;
+  const inTime = <Job extends { minutes: Range }>(job: Job, place: string): Job => ({
+    ...job,
+    minutes: learntMinutes(job.minutes, place, learnt),
+  });
+  const jobs = question.jobs.map((job) => inTime(job, job.place));
+  const asked = doorLines(kind, door, learnt.chances, own, said).map((line): AskedLine => {
     const { label, how, place, partOf } = rows.get(line.id)!;
     const deeper = deeperOf(line.id, seen, jobs, has);
     const answer = deeper === 'fine' ? 'fine' : deeper === null ? line.answer : 'bad';
@@ -237,23 +218,19 @@ function run(question: Question): BuyAppraisal {
   const ownLines = lines.filter((line) => !line.id.startsWith(DOOR_LINE));
   const stop = stopOf(question);
   const costs = allCosts({
-    own: ownLines.map(({ id: line, label, kind: sort, chance, parts, minutes }) => ({
-      id: line,
-      label,
-      kind: sort,
-      chance,
-      parts,
-      minutes,
-    })),
+    own: ownLines.map(({ id: line, label, kind: sort, chance, parts, minutes }) =>
+      inTime({ id: line, label, kind: sort, chance, parts, minutes }, line === ORDINARY ? ORDINARY_PLACE : ''),
+    ),
     // Broken for its parts, nothing is repaired.
-    door: stop ? [] : asked,
+    door: stop ? [] : asked.map((line) => inTime(line, line.place)),
     jobs,
     seen,
     has,
     bought,
     worked,
   });
-  const { currency, asking, paid, resale, otherCosts, labourPerHour, target, confidence, travel } = question;
+  const { currency, asking, paid, otherCosts, labourPerHour, target, confidence, travel } = question;
+  const resale = learntResale(question.resale, learnt);
   const price =
     paid === null
       ? asking === null
@@ -277,6 +254,7 @@ function run(question: Question): BuyAppraisal {
   return {
     limit: { most, price, room: most === null || price === null ? null : most - price.amount },
     terms: { resale, target, confidence, otherCosts, labourPerHour },
+    learnt: learntWords(learnt),
     door: asked,
     notLookedAt: asked.filter((line) => line.answer === null).length,
     costs,

@@ -6,7 +6,8 @@ import { buyAppraise } from './appraise';
 import { bargain, roundOffer } from './bargain';
 import { buyComparables } from './comparables';
 import { eraFeatures, featureId } from './data/eraFeatures';
-import { chanceGiven, correctedChance, correctedMinutes, doorChecksFor, doorLines } from './door';
+import { buySellerWords } from './sellerWords';
+import { chanceGiven, doorChecksFor, doorLines } from './door';
 import { buyFit } from './fit';
 
 function ok<S extends z.ZodMiniType, O>(calculator: Calculator<S, O>, input: unknown): O {
@@ -55,12 +56,6 @@ describe('the door check', () => {
     expect([chance('post'), chance('stem')]).toEqual([1, 0]);
     expect(chance('tyres')).toBeGreaterThan(0);
     expect(chance('tyres')).toBeLessThan(1);
-  });
-  test('the workshop’s own bicycles move the chance and the minutes', () => {
-    expect(correctedChance(0.25, 0, 0)).toBe(0.25);
-    expect(correctedChance(0.25, 8, 8)).toBe(0.625);
-    expect(correctedMinutes({ low: 20, likely: 60, high: 100 }, [140])).toEqual({ low: 20, likely: 76, high: 140 });
-    expect(correctedMinutes({ low: 20, likely: 60, high: 100 }, [])).toEqual({ low: 20, likely: 60, high: 100 });
   });
   test('a bicycle that has been crashed makes the fork likelier and says why', () => {
     const told = chanceGiven(0.1, 'fork', { crashed: 'yes' });
@@ -115,13 +110,25 @@ describe('the appraisal at the door', () => {
       expect(ceiling({ [id]: 'fine' })).toBeGreaterThanOrEqual(open);
     }
   });
-  test('bad hubs of earlier bicycles make the next one likelier and longer, by what was really put down', () => {
-    const taught = { 'hub-front': { looked: 8, bad: 8, minutesAt: { 'hub.front': [150], 'hub.rear': [999] } } };
-    const line = (more: object) => ok(buyAppraise, question(more)).door.find((each) => each.id === 'hub-front')!;
-    expect(line({ taught }).chance).toBeGreaterThan(0.5);
-    expect(line({ taught }).minutes).toEqual({ low: 40, likely: 82, high: 150 });
-    expect(line({ taught }).learntFrom).toBe(8);
-    expect(line({}).minutes).toEqual({ low: 40, likely: 65, high: 110 });
+  test('what was learnt is used only where it is given: chances at the door, minutes by kind, what is fetched', () => {
+    const found = (learnt: object) => ok(buyAppraise, question({ learnt }));
+    const line = (learnt: object) => found(learnt).door.find((each) => each.id === 'hub-front')!;
+    expect(line({ chances: { 'hub-front': { chance: 0.6, cases: 9, seen: 8 } } })).toMatchObject({
+      chance: 0.6,
+      learnt: { cases: 9, seen: 8 },
+    });
+    expect(line({}).learnt).toBeNull();
+    const hubs = { minutes: { hubs: { factor: 2, p10: 1.2, p90: 3.4, cases: 6 } } };
+    // The range of the line stays as it is thought; the sum takes what was learnt.
+    expect(line(hubs).minutes).toEqual({ low: 40, likely: 65, high: 110 });
+    const costOf = (learnt: object) => found(learnt).costs.find(({ id }) => id === 'door:hub-front')!.minutes;
+    expect(costOf(hubs)).toEqual({ low: 78, likely: 130, high: 221 });
+    expect(costOf({})).toEqual({ low: 40, likely: 65, high: 110 });
+    expect(found(hubs).limit.most!).toBeLessThan(found({}).limit.most!);
+    expect(found(hubs).learnt).toEqual([{ key: 'minutes:hubs', words: 'Hubs: 2.0 times the estimate, from six.' }]);
+    const less = { resale: { factor: 0.9, cases: 8 } };
+    expect(found(less).terms.resale.likely).toBe(Math.round(found({}).terms.resale.likely * 0.9));
+    expect(found(less).limit.most!).toBeLessThan(found({}).limit.most!);
   });
   test('two own lines of one name are refused in words, and never a ceiling that silently goes', () => {
     const own = (id: string) => ({ ...question().lines[0], id });
@@ -317,5 +324,45 @@ describe('whom it fits', () => {
   test('a bigger frame fits bigger riders, and says that it is a rule of thumb', () => {
     expect(fit({ sizeMm: 600 }).riderMm.low).toBeGreaterThan(fit({}).riderMm.low);
     expect(fit({}).reasons.join(' ')).toContain('rule of thumb');
+  });
+});
+
+describe('what sellers’ words cost', () => {
+  const bicycle = (id: string, advert: string, minutes: number, more: object = {}) => ({
+    id,
+    advert,
+    ordinary: { parts: 2000, minutes: 260 },
+    took: { parts: 3000, minutes },
+    work: { wheels: minutes - 300, hubs: 100 },
+    ...more,
+  });
+  const told = [
+    bicycle('a', 'A fine tourer. It JUST NEEDS a chain!', 900),
+    bicycle('b', 'Only needs air', 820),
+    bicycle('c', 'Serviced last spring', 420),
+    bicycle('d', 'Was serviced, rides well.', 440),
+    bicycle('e', 'A justneedsy thing', 400),
+  ];
+  const found = (bicycles: object[]) => ok(buySellerWords, { ratePerHour: 1500, bicycles });
+  test('the dearest words come first, with what they meant, drawn towards all while they are few', () => {
+    const [first, second] = found(told).phrases;
+    expect(first).toMatchObject({ id: 'just-needs', cases: 2, meant: ['wheels', 'hubs'] });
+    expect(first!.words).toBe('“It just needs…”, said of two: it meant wheels and hubs');
+    expect(second!.id).toBe('serviced');
+    // 480 minutes at 15.00 an hour lie between the two; three of all weigh along, so that less is left.
+    expect(first!.over - second!.over).toBeGreaterThan(2500);
+    expect(first!.over - second!.over).toBeLessThan(10_750);
+    expect(first!.low).toBeLessThan(first!.over);
+  });
+  test('answers count as words; one case says nothing; the order does not matter', () => {
+    const said = { kept: 'indoors' };
+    const two = [bicycle('f', '', 800, { said }), bicycle('g', '', 700, { said })];
+    expect(found([...told, ...two]).phrases.map(({ id }) => id)).toContain('kept:indoors');
+    expect(found([told[0]!, told[2]!]).phrases).toEqual([]);
+    expect(found(told.toReversed())).toEqual(found(told));
+  });
+  test('what its door let expect is no surprise: bad tyres seen beforehand cost what they cost', () => {
+    const door = (answer: string) => told.map((each) => ({ ...each, door: { tyres: answer } }));
+    expect(found(door('bad')).over).toBeLessThan(found(door('fine')).over);
   });
 });

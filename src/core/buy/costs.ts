@@ -41,7 +41,7 @@ export interface Worked {
 }
 
 /** The line of the ordinary work, and the job of that name, are one thing. */
-const ORDINARY = 'ordinary';
+export const ORDINARY = 'ordinary';
 
 const exactly = (n: number): Range => ({ low: n, likely: n, high: n });
 const atLeast = ({ low, likely, high }: Range, n: number): Range => ({

@@ -1,17 +1,11 @@
 import { appliesTo, type BicycleKind } from '../bicycle';
 import type { Range } from '../fields';
 import { doorChecks, type DoorCheckRow } from './data/doorChecks';
+import type { LearntInUse } from '../money/learnt';
+import { own as ownOf } from '../own';
 import { leadAnswers } from './data/leadAnswers';
 
 export type DoorAnswer = 'fine' | 'bad';
-
-/** What the workshop's other bicycles have taught about one line of the door check. */
-export interface DoorHistory {
-  looked: number;
-  bad: number;
-  /** Minutes that were really put down at the place of a bad one, a bicycle each. */
-  minutes: number[];
-}
 
 export interface DoorLine {
   id: string;
@@ -20,43 +14,15 @@ export interface DoorLine {
   parts: Range;
   minutes: Range;
   answer: DoorAnswer | null;
-  /** How many of the workshop's own bicycles have corrected it. */
-  learntFrom: number;
+  /** How often it was found on how many of the workshop's own, where that is used; null where the table's chance is. */
+  learnt: { seen: number; cases: number } | null;
   /** What the seller said that makes it more or less likely. */
   why: string[];
 }
 
-/** How many bicycles of its own the table's figures count for. */
-const TABLE_WEIGHS = 8;
-const MINUTES_WEIGH = 4;
-
 /** The lines of the door check that speak of a bicycle, in the order in which a hand goes over it. */
 export function doorChecksFor(kind: BicycleKind): DoorCheckRow[] {
   return doorChecks.filter((line) => appliesTo(kind, line.applies));
-}
-
-/**
- * A chance from the table, corrected by what the workshop found: (w·p + bad)/(w + looked) with w = 8.
- * Example: `correctedChance(0.25, 8, 8)` is 0.625.
- */
-export function correctedChance(chance: number, looked: number, bad: number): number {
-  return (TABLE_WEIGHS * chance + bad) / (TABLE_WEIGHS + looked);
-}
-
-/**
- * Minutes from the table, corrected by real ones: the likely moves to the weighted mean (the table counts for four), low and
- * high are stretched to hold it and the real ones that lay outside.
- * Example: `correctedMinutes({ low: 20, likely: 60, high: 100 }, [140])` is 20, 76, 140.
- */
-export function correctedMinutes(range: Range, real: number[]): Range {
-  if (real.length === 0) return range;
-  const likely =
-    (MINUTES_WEIGH * range.likely + real.reduce((sum, each) => sum + each, 0)) / (MINUTES_WEIGH + real.length);
-  return {
-    low: Math.min(range.low, likely, ...real),
-    likely: Math.round(likely * 10) / 10,
-    high: Math.max(range.high, likely, ...real),
-  };
 }
 
 /** What a seller said, by question: where it was kept, whether it was ridden indoors or crashed, when it was last ridden. */
@@ -77,23 +43,19 @@ export function chanceGiven(chance: number, line: string, said: LeadSaid): { cha
  * The door check as cost lines: what is bad is certain, what nobody looked at has its chance, what is fine costs nothing and
  * stands with a chance of nought, so that tapping it again moves no other line.
  *
- * `own` are ranges a person has put in the table's stead. Units: minor units, minutes.
+ * `own` are ranges a person has put in the table's stead, `learnt` chances that the workshop's own bicycles taught and that are used. Units: minor units, minutes.
  */
 export function doorLines(
   kind: BicycleKind,
   answers: Readonly<Record<string, DoorAnswer>>,
-  history: Readonly<Record<string, DoorHistory>> = {},
+  learnt: LearntInUse['chances'] = {},
   own: Readonly<Record<string, { parts: Range; minutes: Range }>> = {},
   said: LeadSaid = {},
 ): DoorLine[] {
   return doorChecksFor(kind).map((line) => {
-    const learnt = history[line.id];
+    const found = ownOf(learnt, line.id) ?? null;
     const answer = answers[line.id] ?? null;
-    const unseen = chanceGiven(
-      learnt ? correctedChance(line.chance, learnt.looked, learnt.bad) : line.chance,
-      line.id,
-      said,
-    );
+    const unseen = chanceGiven(found ? found.chance : line.chance, line.id, said);
     const parts = { low: line.partsLowMinor, likely: line.partsLikelyMinor, high: line.partsHighMinor };
     const minutes = { low: line.minutesLow, likely: line.minutesLikely, high: line.minutesHigh };
     return {
@@ -101,9 +63,9 @@ export function doorLines(
       label: line.fault,
       chance: answer === 'bad' ? 1 : answer === 'fine' ? 0 : unseen.chance,
       parts: own[line.id]?.parts ?? parts,
-      minutes: own[line.id]?.minutes ?? correctedMinutes(minutes, learnt?.minutes ?? []),
+      minutes: own[line.id]?.minutes ?? minutes,
       answer,
-      learntFrom: learnt?.looked ?? 0,
+      learnt: found && { seen: found.seen, cases: found.cases },
       why: answer === null ? unseen.why : [],
     };
   });

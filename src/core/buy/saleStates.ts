@@ -3,6 +3,14 @@ import type { Brief } from '../bicycle';
 /** The class of bicycle that a buyer looks for. */
 export const USES = ['road', 'touring', 'city', 'mountain', 'small-wheel'] as const;
 
+export const USE_WORDS: Record<(typeof USES)[number], string> = {
+  road: 'Road',
+  touring: 'Touring',
+  city: 'City',
+  mountain: 'Mountain',
+  'small-wheel': 'Small wheels',
+};
+
 /** In what state a bicycle is sold: for its parts, as it was found, put right to be ridden, or restored. */
 export const SALE_STATES = ['parts', 'as-found', 'rideable', 'restored'] as const;
 export type SaleState = (typeof SALE_STATES)[number];

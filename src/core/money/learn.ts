@@ -2,6 +2,8 @@ import * as z from 'zod/mini';
 import { defineCalculator, rule } from '../calculator';
 import { atLeast, roundTo } from '../numbers';
 import { row, type WorkingRow } from '../verdict';
+import { betaBelow } from './betaBelow';
+import { countWords } from './countWords';
 
 const name = z.string().check(z.minLength(1), z.maxLength(80));
 const over = z.number().check(z.gt(0), z.lte(1_000_000_000));
@@ -9,12 +11,16 @@ const span = z.strictObject({ low: z.number().check(z.gte(0)), likely: over, hig
 const isOrdered = ({ low, likely, high }: z.output<typeof span>) => low <= likely && likely <= high;
 const ordered = rule(span, ['likely'], isOrdered, () => 'low, likely and high in their order');
 
-const input = z.strictObject({
+/** Jobs and sales as they came out, beside what was thought. */
+export const finished = {
   jobs: z._default(
     z.array(z.strictObject({ job: name, estimateMin: ordered, actualMin: over })).check(z.maxLength(20_000)),
     [],
   ),
   sales: z._default(z.array(z.strictObject({ predicted: ordered, sold: over })).check(z.maxLength(5000)), []),
+};
+const input = z.strictObject({
+  ...finished,
   faults: z._default(
     z
       .array(
@@ -48,11 +54,21 @@ export interface LearntMinutes {
   isTold: boolean;
   words: string;
 }
+export interface LearntChance {
+  fault: string;
+  chance: number;
+  /** As it was thought, in how many cases, and how often it was seen. */
+  thought: number;
+  cases: number;
+  seen: number;
+  isTold: boolean;
+  words: string;
+}
 export interface Learnt {
   overall: { factor: number; sd: number };
   minutes: LearntMinutes[];
-  resale: { factor: number; sd: number; cases: number };
-  chances: { fault: string; chance: number }[];
+  resale: { factor: number; sd: number; cases: number; isTold: boolean; words: string };
+  chances: LearntChance[];
   calibration: { minutesWithin: number | null; salesWithin: number | null };
   reasons: string[];
   working: WorkingRow[];
@@ -70,9 +86,6 @@ const Z80 = 1.2816;
 /** Fewer cases are not asked about. */
 export const LEAST_CASES = 5;
 
-const count = (cases: number) =>
-  ['none', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'][cases] ?? String(cases);
-
 /** A factor in words. Example: 2.3 → "more than twice as long". */
 export function factorWords(factor: number): string {
   if (atLeast(factor, 3)) return 'more than three times as long';
@@ -82,6 +95,31 @@ export function factorWords(factor: number): string {
   if (atLeast(factor, 0.9)) return 'as long as you think';
   if (atLeast(factor, 0.67)) return 'somewhat shorter';
   return 'much shorter';
+}
+
+/** Whether nine in ten of what is thought possible lies on one side of what was thought: its 80 % does not reach across. */
+function isFromThought(thought: number, cases: number, seen: number): boolean {
+  const below = betaBelow(thought, CHANCE_CASES * thought + seen, CHANCE_CASES * (1 - thought) + cases - seen);
+  return below < 0.1 || below > 0.9;
+}
+
+function learntChance({ fault, chance, cases, seen }: z.output<typeof input>['faults'][number]): LearntChance {
+  return {
+    fault,
+    chance: (CHANCE_CASES * chance + seen) / (CHANCE_CASES + cases),
+    thought: chance,
+    cases,
+    seen,
+    isTold: cases >= LEAST_CASES && isFromThought(chance, cases, seen),
+    words: `${fault}: in ${countWords(seen)} of ${countWords(cases)}, where ${Math.round(100 * chance)} in a hundred were expected`,
+  };
+}
+
+/** What was fetched against what was thought, in words. Example: 0.9 → "fetch 10 % less than you think". */
+function resaleWords(factor: number, cases: number): string {
+  const share = Math.round(100 * Math.abs(factor - 1));
+  const than = share === 0 ? 'what you think' : `${share} % ${factor < 1 ? 'less' : 'more'} than you think`;
+  return `your bicycles fetch ${than}, from ${countWords(cases)}`;
 }
 
 /**
@@ -129,7 +167,7 @@ export const moneyLearn = defineCalculator({
         sd,
         predict: { p10: factor * Math.exp(-next), p90: factor * Math.exp(next) },
         isTold: cases >= LEAST_CASES && Math.abs(at) > Z80 * sd,
-        words: `${job} ${job.endsWith('s') ? 'take' : 'takes'} you ${factorWords(factor)}, from ${count(cases)}`,
+        words: `${job} ${job.endsWith('s') ? 'take' : 'takes'} you ${factorWords(factor)}, from ${countWords(cases)}`,
       };
     });
     const logs = sales.map(({ predicted, sold }) => Math.log(sold / predicted.likely)).toSorted((a, b) => a - b);
@@ -141,11 +179,14 @@ export const moneyLearn = defineCalculator({
     return {
       overall: { factor: Math.exp(house), sd: Math.sqrt(houseVariance) },
       minutes,
-      resale: { factor: Math.exp(resale), sd: Math.sqrt(1 / resalePrecision), cases: logs.length },
-      chances: faults.map(({ fault, chance, cases, seen }) => ({
-        fault,
-        chance: (CHANCE_CASES * chance + seen) / (CHANCE_CASES + cases),
-      })),
+      resale: {
+        factor: Math.exp(resale),
+        sd: Math.sqrt(1 / resalePrecision),
+        cases: logs.length,
+        isTold: logs.length >= LEAST_CASES && Math.abs(resale) > Z80 * Math.sqrt(1 / resalePrecision),
+        words: resaleWords(Math.exp(resale), logs.length),
+      },
+      chances: faults.map(learntChance),
       calibration: {
         minutesWithin: within(jobs.map(({ estimateMin, actualMin }) => ({ ...estimateMin, was: actualMin }))),
         salesWithin: within(sales.map(({ predicted, sold }) => ({ ...predicted, was: sold }))),

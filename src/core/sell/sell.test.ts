@@ -6,7 +6,9 @@ import { moneyAsk } from '../money/ask';
 import { dealerTax, sellTax } from './dealerTax';
 import { sellListing, type Listing } from './listing';
 import { mayNotSay } from './mayNotSay';
-import { offersSay } from './offersSay';
+import { daysBetween, daysLater } from '../days';
+import { sellOffers } from './offersSay';
+import { staleOn, USUAL_STALE_PRICE } from './staleRule';
 
 function list(of: object): Listing {
   const said = answer(sellListing, { name: 'Green tourer', ...of });
@@ -157,17 +159,47 @@ describe('the price to ask', () => {
     expect(answer(moneyAsk, { usual: 30_000, soldPerDay: 1, heldPerDay: 0 }).ok).toBe(false);
   });
 
-  test('two at the full price within a day: too low; none in two weeks: too high, or badly shown', () => {
+  test('two at the full price within a day: too low; none as long as the house lets it stand: stale', () => {
     const at = (hours: number, amount: number) => ({
       at: new Date(Date.UTC(2026, 10, 20, hours)).toISOString(),
       amount,
     });
-    expect(offersSay([at(8, 30_000), at(20, 30_000)], 30_000, '2026-11-20', '2026-11-21')!.verdict).toBe('too-low');
-    expect(offersSay([at(8, 30_000), at(40, 30_000)], 30_000, '2026-11-20', '2026-11-23')!.verdict).toBe('open');
-    expect(offersSay([at(8, 25_000), at(9, 25_000)], 30_000, '2026-11-20', '2026-11-21')!.verdict).toBe('open');
-    expect(offersSay([], 30_000, '2026-11-01', '2026-11-15')!.verdict).toBe('too-high');
-    expect(offersSay([], 30_000, '2026-11-01', '2026-11-14')!.verdict).toBe('open');
-    expect(offersSay([], null, null, '2026-11-14')).toBeNull();
+    const said = (offers: object[], askedOn: string, today: string, rule: object = {}) => {
+      const asked = { offers, ask: 30_000, askedOn, today, stalePrice: { ...USUAL_STALE_PRICE, ...rule } };
+      const told = answer(sellOffers, asked);
+      if (!told.ok) throw new Error(JSON.stringify(told.errors));
+      return told.output;
+    };
+    expect(said([at(8, 30_000), at(20, 30_000)], '2026-11-20', '2026-11-21').verdict).toBe('too-low');
+    expect(said([at(8, 30_000), at(40, 30_000)], '2026-11-20', '2026-11-23').verdict).toBe('open');
+    expect(said([at(8, 25_000), at(9, 25_000)], '2026-11-20', '2026-11-21').verdict).toBe('open');
+    // Two weeks in season, four out of it.
+    expect(said([], '2026-05-01', '2026-05-14').verdict).toBe('open');
+    expect(said([], '2026-05-01', '2026-05-15').verdict).toBe('stale');
+    expect(said([], '2026-11-01', '2026-11-28').verdict).toBe('open');
+    expect(said([], '2026-11-01', '2026-11-29').verdict).toBe('stale');
+    // Half of it out of season, half in: seven days of fourteen, fourteen of twenty-eight.
+    expect(said([], '2026-02-15', '2026-02-20').staleOn).toBe('2026-03-08');
+    // A season over the new year, as in the south.
+    expect(said([], '2026-12-25', '2027-01-01', { fromMonth: 9, toMonth: 2 }).staleOn).toBe('2027-01-08');
+  });
+  test('a price named later is never stale sooner, and no price is stale on its first day', () => {
+    const day = fc.integer({ min: 0, max: 800 }).map((days) => daysLater('2026-01-01', days));
+    const days = fc.integer({ min: 1, max: 90 });
+    const month = fc.integer({ min: 1, max: 12 });
+    const rule = fc.record({ inSeasonDays: days, outOfSeasonDays: days, fromMonth: month, toMonth: month });
+    fc.assert(
+      fc.property(day, rule, (from, stale) => {
+        const on = staleOn(from, stale);
+        expect(on > from).toBe(true);
+        expect(staleOn(daysLater(from, 1), stale) >= on).toBe(true);
+        const least = Math.min(stale.inSeasonDays, stale.outOfSeasonDays);
+        const most = Math.max(stale.inSeasonDays, stale.outOfSeasonDays);
+        expect(daysBetween(from, on)).toBeGreaterThanOrEqual(least);
+        expect(daysBetween(from, on)).toBeLessThanOrEqual(most);
+      }),
+      { numRuns: runs(300, 60) },
+    );
   });
 });
 

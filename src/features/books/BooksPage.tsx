@@ -2,20 +2,25 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
-import { useEffect, useState } from 'react';
-import { booksRows, booksSum, byMonth, learnInput, openOnFloor } from '@/model/books/books';
+import { useEffect, useMemo, useState } from 'react';
+import { USE_WORDS } from '@/core/buy/saleStates';
+import { booksRows, booksSum, byMonth, filtered, openOnFloor, yearsOf, type BooksFilter } from '@/model/books/books';
+import { donorRows } from '@/model/books/donors';
+import { taughtInput } from '@/model/books/learnt';
 import { inStock, stockCosts } from '@/model/stock/drawer';
 import { Choices } from '@/ui/Choices';
 import { hours, money } from '@/ui/format';
 import { LargeFigures } from '@/ui/LargeFigures';
 import { saveFile } from '@/ui/saveFile';
 import { Section } from '@/ui/Section';
-import { Working } from '@/ui/Working';
 import { TopBar } from '../top-bar/TopBar';
 import { useReckon } from '../workshop/useReckon';
+import { CameBack, Donors, SavedByAll } from './Besides';
+import { Lessons } from './Lessons';
+import { SellerWords } from './SellerWords';
+import { ByClass, WhereItWent } from './WhereItWent';
 import { useSettings, useWorkshopState } from '../workshop/WorkshopProvider';
 
-const TimesChart = dynamic(() => import('./TimesChart').then((module) => module.TimesChart), { ssr: false });
 const BooksTable = dynamic(() => import('./BooksTable').then((module) => module.BooksTable), { ssr: false });
 const MonthBars = dynamic(() => import('./MonthBars').then((module) => module.MonthBars), { ssr: false });
 
@@ -24,21 +29,28 @@ const WHICH = [
   { id: 'sale', label: 'Sold' },
   { id: 'customer', label: 'Customers’' },
 ] as const;
-type Which = (typeof WHICH)[number]['id'];
+/** Where the house counts nothing for its own hour, sellers’ words are weighed at a usual wage. */
+const USUAL_WAGE = 1500;
 
 /** What each finished bicycle earned, what lies open, and what all of them teach. */
 export function BooksPage() {
-  const { currency } = useSettings();
+  const { currency, labourPerHour } = useSettings();
   const summaries = useWorkshopState((state) => state.summaries);
   const stock = useWorkshopState((state) => state.stock);
-  const [which, setWhich] = useState<Which>('all');
+  const [filter, setFilter] = useState<BooksFilter>({ purpose: 'all', use: 'all', year: 'all' });
   useEffect(() => {
     document.title = 'Books · Ergasto';
   }, []);
   const all = booksRows(summaries);
-  const rows = all.filter(({ purpose }) => which === 'all' || (which === 'customer') === (purpose === 'customer'));
+  const rows = filtered(all, filter);
+  const uses = [...new Set(all.map(({ use }) => use))];
+  const years = yearsOf(all);
   const sum = booksSum(rows);
-  const { output: learnt } = useReckon('money.learn', learnInput(all));
+  const whole = booksSum(all);
+  const { output: learnt } = useReckon(
+    'buy.learn',
+    useMemo(() => taughtInput(summaries), [summaries]),
+  );
   const costs = stockCosts(Object.values(stock), summaries);
   const inDrawer = inStock(stock).reduce((total, item) => total + (costs.get(item.id) ?? 0), 0);
   const save = async () => {
@@ -59,38 +71,21 @@ export function BooksPage() {
           </Box>
         ) : (
           <>
-            <LargeFigures
-              figures={[
-                { value: money(sum.earned, currency), words: `earned with ${sum.count}, before hours are paid` },
-                {
-                  value: sum.minutes >= 60 ? money(Math.round((sum.earned * 60) / sum.minutes), currency) : '–',
-                  words: `an hour, of ${hours(sum.minutes)}`,
-                },
-                { value: money(openOnFloor(summaries), currency), words: 'lies on the floor' },
-                { value: money(inDrawer, currency), words: 'lies in the drawer' },
-              ]}
-            />
-            {learnt && learnt.minutes.length > 0 && (
-              <Section title="What it taught">
-                {learnt.reasons.map((reason) => (
-                  <Box key={reason} sx={{ fontSize: '1.2rem', fontWeight: 640 }}>
-                    {reason}
-                  </Box>
-                ))}
-                {learnt.calibration.minutesWithin !== null && (
-                  <Box sx={{ color: 'text.secondary' }}>
-                    {Math.round(100 * learnt.calibration.minutesWithin)} % of jobs took as long as was thought
-                    {learnt.calibration.salesWithin !== null &&
-                      `, ${Math.round(100 * learnt.calibration.salesWithin)} % fetched what was thought`}
-                    .
-                  </Box>
-                )}
-                <Box sx={{ mt: 1.5 }}>
-                  <TimesChart rows={all} minutes={learnt.minutes} />
-                </Box>
-                <Working rows={learnt.working} />
-              </Section>
-            )}
+            <Box sx={{ mb: 4 }}>
+              <LargeFigures
+                figures={[
+                  { value: money(whole.earned, currency), words: `earned with ${whole.count}, before hours are paid` },
+                  {
+                    value: whole.minutes >= 60 ? money(Math.round((whole.earned * 60) / whole.minutes), currency) : '–',
+                    words: `an hour, of ${hours(whole.minutes)}`,
+                  },
+                  { value: money(openOnFloor(summaries), currency), words: 'lies on the floor' },
+                  { value: money(inDrawer, currency), words: 'lies in the drawer' },
+                ]}
+              />
+            </Box>
+            {learnt && <Lessons learnt={learnt} rows={all} />}
+            <SellerWords rows={all} currency={currency} ratePerHour={labourPerHour || USUAL_WAGE} />
             <Section
               title="Bicycle by bicycle"
               aside={
@@ -99,12 +94,41 @@ export function BooksPage() {
                 </Button>
               }
             >
-              <Choices label="Which" hideLabel options={WHICH} value={which} onChoose={(next) => setWhich(next)} />
-              <Box sx={{ my: 2 }}>
-                <MonthBars months={byMonth(rows)} currency={currency} />
+              <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
+                <Choices
+                  label="Sold or a customer’s"
+                  options={WHICH}
+                  value={filter.purpose}
+                  onChoose={(purpose) => setFilter({ ...filter, purpose })}
+                />
+                {uses.length > 1 && (
+                  <Choices
+                    label="Class"
+                    options={[
+                      { id: 'all' as const, label: 'All' },
+                      ...uses.map((use) => ({ id: use, label: USE_WORDS[use] })),
+                    ]}
+                    value={filter.use}
+                    onChoose={(use) => setFilter({ ...filter, use })}
+                  />
+                )}
+                {years.length > 1 && (
+                  <Choices
+                    label="Year"
+                    options={[{ id: 'all', label: 'All' }, ...years.map((year) => ({ id: year, label: year }))]}
+                    value={filter.year}
+                    onChoose={(year) => setFilter({ ...filter, year })}
+                  />
+                )}
               </Box>
+              <WhereItWent sum={sum} currency={currency} />
+              <MonthBars months={byMonth(rows)} currency={currency} />
+              {filter.use === 'all' && uses.length > 1 && <ByClass rows={rows} currency={currency} />}
               <BooksTable rows={rows} currency={currency} />
             </Section>
+            <CameBack rows={rows} currency={currency} />
+            <Donors rows={donorRows(stock, summaries)} currency={currency} />
+            <SavedByAll summaries={summaries} />
           </>
         )}
       </Box>

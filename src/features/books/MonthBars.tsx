@@ -15,7 +15,7 @@ export function MonthBars({
   currency: string;
 }) {
   const narrow = useMediaQuery('(max-width: 600px)');
-  const W = narrow ? 360 : 720;
+  const W = narrow ? 360 : 930;
   const shown = months.slice(-24);
   const x = scaleBand(
     shown.map(({ month }) => month),

@@ -2,13 +2,13 @@
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { scaleLog } from 'd3-scale';
 import type { BooksRow } from '@/model/books/books';
-import type { WorkKind } from '@/model/books/workKinds';
+import type { WorkKind } from '@/core/money/workKinds';
 
 const ROW = 40;
 const PAD = { left: 118, right: 16, top: 26, bottom: 8 };
 const ACCENT = 'var(--mui-palette-primary-main)';
 
-/** Each job as a dot, how many times as long as was thought it took, a line a kind of work; the bar is what the next four in five take. */
+/** Each job as a dot, how many times its estimate it took, a line a kind of work; the bar is what the next four in five take. */
 export function TimesChart({
   rows,
   minutes,
@@ -17,7 +17,7 @@ export function TimesChart({
   minutes: readonly { job: string; factor: number; predict: { p10: number; p90: number } }[];
 }) {
   const narrow = useMediaQuery('(max-width: 600px)');
-  const W = narrow ? 360 : 720;
+  const W = narrow ? 360 : 930;
   const jobs = rows.flatMap((row) =>
     row.jobs.map((job) => ({ kind: job.kind, times: job.actualMin / job.estimateMin.likely })),
   );
@@ -28,7 +28,7 @@ export function TimesChart({
     <svg
       viewBox={`0 0 ${W} ${H}`}
       role="img"
-      aria-label={`How long jobs took against what was thought: ${minutes.map(({ job, factor }) => `${job} ${factor.toFixed(1)} times`).join(', ')}`}
+      aria-label={`How long jobs took against the estimate: ${minutes.map(({ job, factor }) => `${job} ${factor.toFixed(1)} times`).join(', ')}`}
       style={{ width: '100%', maxWidth: W, display: 'block' }}
     >
       {[0.5, 1, 2, 4].map((tick) => (
@@ -39,7 +39,7 @@ export function TimesChart({
             strokeWidth={tick === 1 ? 1.75 : 1}
           />
           <text x={x(tick)} y={14} textAnchor="middle" fontSize={12.5} fill="var(--mui-palette-text-secondary)">
-            {tick === 1 ? 'as thought' : `${tick} ×`}
+            {tick === 1 ? 'as estimated' : `${tick} ×`}
           </text>
         </g>
       ))}

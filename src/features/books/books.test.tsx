@@ -27,6 +27,7 @@ async function draw(isEmpty: boolean) {
       </WorkshopContext>
     </ThemeProvider>,
   );
+  return workshop;
 }
 
 test('an empty workshop says where its first line comes from', async () => {
@@ -43,7 +44,28 @@ test('what each earned, what all of them teach, and the lines of one kind alone'
   const table = () => screen.getByRole('table', { name: 'Finished bicycles' });
   // A head and eight.
   expect(within(table()).getAllByRole('row')).toHaveLength(9);
-  expect(within(table()).getByText('€91.50')).toBeInTheDocument();
+  expect(within(table()).getByText('€71.50')).toBeInTheDocument();
   await userEvent.click(screen.getByRole('button', { name: 'Customers’' }));
   expect(within(table()).getAllByRole('row')).toHaveLength(1);
+});
+
+test('a lesson is asked about once, used after a yes, and undone with one tap', async () => {
+  const workshop = await draw(false);
+  const wheels = 'Wheels take you more than twice as long, from five.';
+  await userEvent.click(await screen.findByRole('button', { name: `Use it from now on: ${wheels}` }));
+  await waitFor(() => expect(workshop.store.getState().settings.learnt).toEqual({ 'minutes:wheels': 'yes' }));
+  expect(await screen.findByText('Used at Buy, Decide and Hand over.')).toBeInTheDocument();
+  await userEvent.click(screen.getByRole('button', { name: `Undo: ${wheels}` }));
+  await waitFor(() => expect(workshop.store.getState().settings.learnt).toEqual({ 'minutes:wheels': 'no' }));
+  // It is not asked about again, but may be taken up.
+  expect(screen.queryByRole('button', { name: `Undo: ${wheels}` })).not.toBeInTheDocument();
+  await userEvent.click(screen.getByText('Not used, 1'));
+  expect(screen.getByRole('button', { name: `Use it from now on: ${wheels}` })).toBeInTheDocument();
+});
+
+test('sellers’ words, dearest first, with what they meant', async () => {
+  await draw(false);
+  const list = await screen.findByRole('list', { name: 'Sellers’ words' });
+  const [first] = within(list).getAllByRole('listitem');
+  expect(first).toHaveTextContent('“It just needs…”, said of five: it meant wheels');
 });

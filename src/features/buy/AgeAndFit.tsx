@@ -12,6 +12,7 @@ import { anyOrder } from '@/ui/anyOrder';
 import { EraBars } from '@/ui/EraBars';
 import { Choices } from '@/ui/Choices';
 import { ReadingField } from '@/ui/ReadingField';
+import { USES, USE_WORDS } from '@/core/buy/saleStates';
 import { BigNumber, Section } from '@/ui/Section';
 import { StateMark } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';
@@ -19,13 +20,7 @@ import { useReckon } from '../workshop/useReckon';
 import { useToday } from '../workshop/useToday';
 import type { StageProps } from '../workshop/WorkshopProvider';
 
-const USES = [
-  { id: 'road', label: 'Road' },
-  { id: 'touring', label: 'Touring' },
-  { id: 'city', label: 'City' },
-  { id: 'mountain', label: 'Mountain' },
-  { id: 'small-wheel', label: 'Small wheels' },
-] as const;
+const USE_CHOICES = USES.map((id) => ({ id, label: USE_WORDS[id] }));
 
 const CONVENTION_WORDS: Record<(typeof CONVENTIONS)[number], string> = {
   'centre-top': 'Centre to the top of the seat tube',
@@ -104,7 +99,7 @@ function FitSection({ bicycle, send }: StageProps) {
         />
       </Box>
       <Box sx={{ mt: 1.5 }}>
-        <Choices label="Ridden as" options={USES} value={size.use} onChoose={(use) => put({ use })} />
+        <Choices label="Ridden as" options={USE_CHOICES} value={size.use} onChoose={(use) => put({ use })} />
       </Box>
       {fit && size.sizeMm !== null && (
         <Box aria-live="polite" sx={{ mt: 2 }}>

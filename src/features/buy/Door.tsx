@@ -19,6 +19,7 @@ import { Section } from '@/ui/Section';
 import { stateColour } from '@/ui/StateMark';
 import { nowIso } from '@/store/now';
 import { Foot } from '../workshop/StageAction';
+import { LearntLines } from '../workshop/LearntLines';
 import { useHand } from '../workshop/useHand';
 import { ElectricFields } from '../kind/ElectricFields';
 import { KindFields } from '../kind/KindFields';
@@ -178,6 +179,7 @@ function Figures({ found, currency }: { found: BuyAppraisal | null; currency: st
           {found.notLookedAt} not looked at, counted by how often they are found.
         </Box>
       )}
+      <LearntLines lines={found.learnt} />
     </Box>
   );
 }

@@ -23,6 +23,7 @@ import { Comparables } from './Comparables';
 import { Sliders } from './Sliders';
 import { PAID_WORDS, VERDICT_WORDS } from './words';
 import { nowIso } from '@/store/now';
+import { LearntLines, UndoLesson } from '../workshop/LearntLines';
 import { LimitChanged } from '../workshop/LimitChanged';
 import { useHand } from '../workshop/useHand';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
@@ -221,7 +222,8 @@ const DoorAnswers = memo(function DoorAnswers({
       <Box sx={{ color: 'text.secondary', fontSize: '0.88rem' }}>
         {line.answer === null && `found in ${percent(line.chance)}`}
         {line.why.length > 0 && `, ${[...new Set(line.why)].join(', ')}`}
-        {line.learntFrom > 0 && `; learnt from ${line.learntFrom} of your own`}
+        {line.learnt && `; bad on ${line.learnt.seen} of ${line.learnt.cases} of your own`}
+        {line.learnt && <UndoLesson lesson={`chance:${line.id}`} words={line.label} />}
       </Box>
       {own && (
         <Button
@@ -307,6 +309,7 @@ export function Figures({ bicycle, send, reckoning }: StageProps & { reckoning: 
             stale={reckoning.pending}
           />
         )}
+        <LearntLines lines={reckoning.output?.learnt ?? []} />
         <LimitChanged bicycle={bicycle.id} found={reckoning.output} currency={currency} />
       </Section>
       <Section title="The figures">

@@ -16,6 +16,7 @@ import { StepPhotos } from '../photos/StepPhotos';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 import { isDriven } from '@/model/buy/questions';
 import { roadCost } from '@/model/buy/road';
+import { LearntLines } from '../workshop/LearntLines';
 import { LeadTable } from './LeadTable';
 import { DRIVE_WORDS } from './words';
 
@@ -129,7 +130,10 @@ export function Lead({ bicycle, send, found }: StageProps & { found: BuyAppraisa
             limit, and stands in the result.
           </Typography>
         ) : drive ? (
-          <DriveVerdict drive={drive} currency={currency} />
+          <>
+            <DriveVerdict drive={drive} currency={currency} />
+            <LearntLines lines={found?.learnt ?? []} />
+          </>
         ) : (
           <Typography sx={{ mt: 2, color: 'text.secondary' }}>
             {lead.distanceKm === null

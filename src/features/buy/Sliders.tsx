@@ -28,7 +28,7 @@ export function Sliders({ bicycle, send, found }: StageProps & { found: BuyAppra
   const settings = useSettings();
   const { currency, labourPerHour } = settings;
   const { appraisal } = bicycle;
-  const { output: samples } = useReckon('money.samples', samplesInput(bicycle, settings, found.costs));
+  const { output: samples } = useReckon('money.samples', samplesInput(settings, found));
   const [drag, setDrag] = useState<Partial<{ amount: number; confidence: number }>>({});
   const amount = drag.amount ?? appraisal.target.amount;
   const confidence = drag.confidence ?? appraisal.confidence;

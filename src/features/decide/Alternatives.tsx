@@ -3,8 +3,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { ProposedJob } from '@/core/decide/jobs';
+import { learntMinutes, NOTHING_LEARNT } from '@/core/money/learnt';
 import { Choices } from '@/ui/Choices';
 import { hours, money } from '@/ui/format';
+import { useLearnt } from '../workshop/useLearnt';
 import { useReckon } from '../workshop/useReckon';
 import { stockCosts, stockFor, takeOne } from '@/model/stock/drawer';
 import { FromStock } from '../stock/FromStock';
@@ -32,6 +34,7 @@ export function Alternatives({
   wage: number;
 } & StageProps) {
   const { currency } = useSettings();
+  const learnt = useLearnt() ?? NOTHING_LEARNT;
   const [source, setSource] = useState<Source>('new');
   const stock = useWorkshopState((state) => state.stock);
   const summaries = useWorkshopState((state) => state.summaries);
@@ -46,7 +49,7 @@ export function Alternatives({
     options: ways.map(({ rule, title, minutes, parts, place, works }) => ({
       id: rule,
       label: title,
-      minutes,
+      minutes: learntMinutes(minutes, place, learnt),
       parts,
       ...(works !== undefined && { works }),
       source: source === 'drawer' && drawerCost(place) === null ? ('new' as const) : source,
@@ -110,7 +113,8 @@ export function Alternatives({
                 {weighed ? money(weighed.cost, currency, true) : '…'}
               </Box>
               <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
-                {hours(way.minutes.likely)} of work, parts {weighed ? money(weighed.parts, currency, true) : '…'}
+                {hours(learntMinutes(way.minutes, way.place, learnt).likely)} of work, parts{' '}
+                {weighed ? money(weighed.parts, currency, true) : '…'}
                 {weighed && weighed.waitDays > 0 ? `, about ${weighed.waitDays} days to come` : ''}
               </Box>
               <Button

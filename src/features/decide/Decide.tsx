@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Brief } from '@/core/bicycle';
 import type { Need, ProposedJob } from '@/core/decide/jobs';
+import { learntMinutes, learntWords, NOTHING_LEARNT, type LearntInUse } from '@/core/money/learnt';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Job } from '@/model/decide/part';
 import { asJob, asSaidAtBuy, decidedJob, otherJobs } from '@/model/decide/decided';
@@ -24,6 +25,8 @@ import { JobRow } from './JobRow';
 import { Disclosure } from '@/ui/Disclosure';
 import { Teeth } from '../drive/Teeth';
 import { WorksTogether } from '../drive/WorksTogether';
+import { LearntLines } from '../workshop/LearntLines';
+import { useLearnt } from '../workshop/useLearnt';
 import { LimitChanged } from '../workshop/LimitChanged';
 import { useAppraisal } from '../workshop/useAppraisal';
 import { useHand } from '../workshop/useHand';
@@ -129,8 +132,10 @@ function Sum({
   kept,
   undecided,
   tried,
+  learnt,
 }: Pick<StageProps, 'bicycle'> & {
   counted: Job[];
+  learnt: LearntInUse;
   kept: number;
   undecided: number;
   tried: Record<string, boolean> | null;
@@ -140,10 +145,11 @@ function Sum({
   const customer = bicycle.purpose === 'customer';
   const { output } = useAppraisal(bicycle, tried ?? undefined);
   const found = customer ? null : output;
-  const minutes = counted.reduce((sum, job) => sum + job.minutes.likely, 0);
+  const likely = ({ minutes, place }: Job) => learntMinutes(minutes, place, learnt).likely;
+  const minutes = counted.reduce((sum, job) => sum + likely(job), 0);
   const parts = counted.reduce((sum, job) => sum + job.parts.likely, 0);
   const worked = workedMinutes(bicycle);
-  const open = counted.filter((job) => !job.done).reduce((sum, job) => sum + job.minutes.likely, 0);
+  const open = counted.filter((job) => !job.done).reduce((sum, job) => sum + likely(job), 0);
   const { most, price, room } = found?.limit ?? { most: null, price: null, room: null };
   return (
     <Section
@@ -184,6 +190,7 @@ function Sum({
           {found.stop ? found.stop.words : 'Say at Buy what it may fetch, and your limit stands beside the sum.'}
         </Typography>
       )}
+      <LearntLines lines={learntWords(customer ? { ...learnt, resale: null } : learnt)} />
       {!tried && <LimitChanged bicycle={bicycle.id} found={found} currency={currency} />}
       {found?.appraisal && <Working rows={found.appraisal.working} />}
     </Section>
@@ -233,10 +240,12 @@ export function Decide({ bicycle, send }: StageProps) {
   const counts = (id: string) => tried?.[id] ?? inPlan.has(id);
   const counted = tried ? everyJob.filter((job) => counts(job.id)) : plan;
   const wage = wageOf(bicycle, settings);
+  const learnt = useLearnt() ?? NOTHING_LEARNT;
   const rowOf = (job: Job, why: string, because: string[], reactions: string[]) => (
     <JobRow
       key={job.id}
       job={job}
+      learnt={learnt}
       why={why}
       because={because}
       reactions={reactions}
@@ -262,7 +271,14 @@ export function Decide({ bicycle, send }: StageProps) {
             {BRIEF_CHOICES.find((brief) => brief.id === bicycle.brief)!.words}
           </Typography>
         </Section>
-        <Sum bicycle={bicycle} counted={counted} kept={kept.length} undecided={open.length} tried={tried} />
+        <Sum
+          learnt={learnt}
+          bicycle={bicycle}
+          counted={counted}
+          kept={kept.length}
+          undecided={open.length}
+          tried={tried}
+        />
         <Section
           title="Jobs the findings ask for"
           aside={

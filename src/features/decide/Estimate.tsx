@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { ProposedJob } from '@/core/decide/jobs';
+import { NOTHING_LEARNT } from '@/core/money/learnt';
 import { fileName } from '@/core/fileName';
 import type { Job } from '@/model/decide/part';
 import {
@@ -21,6 +22,7 @@ import { dayOf, money } from '@/ui/format';
 import { saveFile } from '@/ui/saveFile';
 import { Section } from '@/ui/Section';
 import { TextInput } from '@/ui/TextInput';
+import { useLearnt } from '../workshop/useLearnt';
 import { useToday } from '../workshop/useToday';
 import { FoundLoose } from './FoundLoose';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
@@ -101,7 +103,7 @@ export function Estimate({
 }: StageProps & { proposed: ProposedJob[]; looked: LookedAt }) {
   const settings = useSettings();
   const { currency, customerPerHour } = settings;
-  const lines = estimateLines(bicycle, proposed, customerPerHour);
+  const lines = estimateLines(bicycle, proposed, customerPerHour, useLearnt() ?? NOTHING_LEARNT);
   const today = useToday();
   const answer = (line: EstimateLine, said: 'yes' | 'no' | null, words: string) => {
     const known = bicycle.jobs.find((job) => job.id === line.id);

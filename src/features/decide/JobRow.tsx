@@ -2,6 +2,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
+import { learntMinutes, minutesWhy, type LearntInUse } from '@/core/money/learnt';
 import type { Job } from '@/model/decide/part';
 import { dayOf, hours, money } from '@/ui/format';
 import { TextInput } from '@/ui/TextInput';
@@ -16,6 +17,7 @@ const DROP_REASONS = ['Leave well alone', 'Not worth it here', 'The buyer will d
 /** One job: what, why, what it takes, what comes along, and whether it is kept, dropped or tried. */
 export function JobRow({
   job,
+  learnt,
   why,
   because,
   reactions,
@@ -26,6 +28,7 @@ export function JobRow({
   send,
 }: {
   job: Job;
+  learnt: LearntInUse;
   why: string;
   because: string[];
   reactions: string[];
@@ -48,6 +51,8 @@ export function JobRow({
     setAsking(false);
     setReason('');
   };
+  const minutes = learntMinutes(job.minutes, job.place, learnt);
+  const learntWhy = minutesWhy(job.place, learnt);
   const dropped = tried === null ? decided?.decision === 'drop' : !tried;
   return (
     <Box component="li" sx={{ py: 1.5 }}>
@@ -70,6 +75,11 @@ export function JobRow({
             </Box>
           ))}
           <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>{why}</Box>
+          {learntWhy && job.minutes.likely > 0 && (
+            <Box sx={{ fontSize: '0.9rem', color: 'text.secondary' }}>
+              {hours(job.minutes.likely)} estimated; {learntWhy}
+            </Box>
+          )}
           {reactions.map((words) => (
             <Box
               key={words}
@@ -92,8 +102,8 @@ export function JobRow({
           )}
         </Box>
         <Box sx={{ textAlign: { sm: 'right' }, visibility: job.minutes.high === 0 ? 'hidden' : undefined }}>
-          <b>{hours(job.minutes.likely)}</b>
-          <Box sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>to {hours(job.minutes.high)}</Box>
+          <b>{hours(minutes.likely)}</b>
+          <Box sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>to {hours(minutes.high)}</Box>
         </Box>
         <Box
           sx={{

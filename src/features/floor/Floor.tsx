@@ -31,8 +31,10 @@ function Standing({ rows, nowMs }: { rows: Summary[]; nowMs: number }) {
   const waits = rows.flatMap((row) => row.waits);
   const running = rows.find((row) => row.clockSince !== null);
   const short = rows
-    .filter((row) => row.bought && !row.sold && row.wentOut === null && row.nextMinutes !== null)
-    .sort((a, b) => a.nextMinutes! - b.nextMinutes!)[0];
+    .flatMap(({ name, bought, sold, wentOut, drawn }) =>
+      bought && !sold && wentOut === null && drawn?.nextMinutes != null ? [{ name, minutes: drawn.nextMinutes }] : [],
+    )
+    .sort((a, b) => a.minutes - b.minutes)[0];
   const lines = [
     up.length > 0 && `Time is up: ${up.map((timer) => timer.label).join(', ')}.`,
     timers.length > up.length &&
@@ -40,7 +42,7 @@ function Standing({ rows, nowMs }: { rows: Summary[]; nowMs: number }) {
     running && `On the clock: ${running.name}.`,
     loose.length > 0 && `Loosely assembled: ${loose.map((row) => row.name).join(', ')}.`,
     waits.length > 0 && `${waits.length === 1 ? 'One delivery is' : `${waits.length} deliveries are`} waited for.`,
-    short && `Shortest job: ${short.name}, ${hours(short.nextMinutes!)}.`,
+    short && `Shortest job: ${short.name}, ${hours(short.minutes)}.`,
   ].filter((words): words is string => typeof words === 'string');
   if (lines.length === 0) return null;
   return (

@@ -140,9 +140,9 @@ export const FloorRow = memo(function FloorRow({
         <Box sx={{ gridColumn: { xs: '1 / -1', md: 'auto' }, minWidth: 0 }}>
           <Box sx={{ color: 'primary.main', fontWeight: 640 }}>
             {stageLabel(next.stage)} · {next.words}
-            {row.nextMinutes !== null && row.wentOut === null && (
+            {row.drawn?.nextMinutes != null && row.wentOut === null && (
               <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
-                , from {hours(row.nextMinutes)}
+                , from {hours(row.drawn.nextMinutes)}
               </Box>
             )}
           </Box>

@@ -1,5 +1,5 @@
 import type { StateId } from '@/core/vocabulary/vocabulary';
-import type { Lessons } from '@/model/buy/lessons';
+import { learntMinutes, type LearntInUse } from '@/core/money/learnt';
 import { appraisalInput } from '@/model/buy/questions';
 import { lookOverInput } from '@/model/inspect/questions';
 import type { Bicycle } from '@/model/record';
@@ -12,24 +12,27 @@ export async function drawRow(
   ask: Ask,
   bicycle: Bicycle,
   settings: WorkshopSettings,
-  taught: Lessons,
+  learnt: LearntInUse,
   today: string,
-): Promise<NonNullable<Summary['drawn']>> {
+): Promise<Omit<NonNullable<Summary['drawn']>, 'by'>> {
   const look = await ask('inspect.lookOver', lookOverInput(bicycle, settings, today));
   const asked = look && (await askJobs(ask, bicycle, look));
   const money =
     asked && bicycle.appraisal.resale.high
-      ? await ask('buy.appraise', appraisalInput(bicycle, settings, taught, { lookOver: look, jobs: asked.jobs }))
+      ? await ask('buy.appraise', appraisalInput(bicycle, settings, learnt, { lookOver: look, jobs: asked.jobs }))
       : null;
   // The law comes last.
   const law = asked && (await askLaw(ask, bicycle, look, asked, settings, today));
   const marks = (look?.findings ?? [])
     .filter((finding) => finding.state !== 'not-looked-at' && finding.state !== 'fine')
     .map((finding): [string, StateId] => [finding.place, finding.state]);
+  const undone = bicycle.jobs
+    .filter(({ decision, done }) => decision === 'keep' && !done)
+    .map(({ minutes, place }) => learntMinutes(minutes, place, learnt).likely);
   return {
     marks,
+    nextMinutes: undone.length > 0 ? Math.min(...undone) : null,
     ceiling: money?.limit.most ?? null,
     law: law && { ready: law.ready, blocks: law.missing.filter((item) => item.blocks).length },
-    on: today,
   };
 }

@@ -1,4 +1,5 @@
-import { gatherLessons } from '@/model/buy/lessons';
+import { NOTHING_LEARNT } from '@/core/money/learnt';
+import { inUse, taughtInput, usesLessons } from '@/model/books/learnt';
 import type { WorkshopSettings } from '@/model/settings/settings';
 import type { Summary } from '@/model/summary';
 import type { Workshop } from '@/store/workshop';
@@ -20,16 +21,21 @@ let last: Promise<void> = Promise.resolve();
 export function drawRows(
   workshop: Workshop,
   rows: readonly Summary[],
-  { settings, today }: { settings: WorkshopSettings; today: string },
+  {
+    settings,
+    today,
+    by,
+  }: { settings: WorkshopSettings; today: string; /** What they are worked out by. */ by: string },
   missed: (row: Summary) => void,
 ): Promise<void> {
-  const all = Object.values(workshop.store.getState().summaries).sort((a, b) => (a.createdAt < b.createdAt ? -1 : 1));
+  const learning = usesLessons(settings) ? ask('buy.learn', taughtInput(workshop.store.getState().summaries)) : null;
   async function draw(row: Summary): Promise<void> {
     try {
       const bicycle = await workshop.peek(row.id);
       if (!bicycle) return;
-      const taught = gatherLessons(all.filter(({ id }) => id !== row.id).map((each) => each.taught));
-      workshop.noteDrawn(row.id, row.revision, await drawRow(ask, bicycle, settings, taught, today));
+      const taught = await learning;
+      const learnt = taught ? inUse(taught, settings) : NOTHING_LEARNT;
+      workshop.noteDrawn(row.id, row.revision, { ...(await drawRow(ask, bicycle, settings, learnt, today)), by });
     } catch {
       missed(row);
     }

@@ -3,8 +3,8 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
 import { useState } from 'react';
-import { offersSay } from '@/core/sell/offersSay';
-import { askInput, soldFor } from '@/model/sell/askInput';
+import { learntWords } from '@/core/money/learnt';
+import { askInput, offersInput, soldFor } from '@/model/sell/askInput';
 import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
 import { dayOf, money } from '@/ui/format';
@@ -16,21 +16,23 @@ import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { TextInput } from '@/ui/TextInput';
 import { Working } from '@/ui/Working';
+import { LearntLines } from '../workshop/LearntLines';
+import { useLearnt } from '../workshop/useLearnt';
 import { useReckon } from '../workshop/useReckon';
 import { useToday } from '../workshop/useToday';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
 
 /** Offers to the hour, and what they say of the price. */
 function Offers({ bicycle, send }: StageProps) {
-  const { currency } = useSettings();
+  const { currency, stalePrice } = useSettings();
   const today = useToday();
-  const { ask, askedOn } = bicycle.listing;
-  const says = offersSay(bicycle.offers, ask, askedOn, today);
+  const { output: says } = useReckon('sell.offers', offersInput(bicycle, stalePrice, today));
   return (
     <Section title="Offers">
       {says && (
         <Box role="status" aria-label="What the offers say" sx={{ fontWeight: says.verdict === 'open' ? 400 : 660 }}>
-          {says.words}
+          {says.reasons[0]}
+          {says.verdict === 'open' && ` It is stale from ${dayOf(says.staleOn)} without an offer.`}
         </Box>
       )}
       <Box data-readings sx={{ mt: 1 }}>
@@ -143,7 +145,8 @@ export function AskPrice({ bicycle, send }: StageProps) {
   const { currency } = useSettings();
   const today = useToday();
   const { listing, appraisal } = bicycle;
-  const { output } = useReckon('money.ask', askInput(bicycle));
+  const learnt = useLearnt();
+  const { output } = useReckon('money.ask', learnt && askInput(bicycle, learnt));
   const put = (changes: Partial<typeof listing>) => send({ type: 'setListing', changes });
   return (
     <>
@@ -207,6 +210,7 @@ export function AskPrice({ bicycle, send }: StageProps) {
               ]}
             />
             <Box sx={{ maxWidth: '60ch', mb: 1 }}>{output.reasons[0]}</Box>
+            <LearntLines lines={learntWords({ minutes: {}, resale: learnt?.resale ?? null })} />
             <NetCurve points={output.curve} ask={output.ask} asked={listing.ask} currency={currency} />
             <TryPrice curve={output.curve} currency={currency} />
             <Working rows={output.working} />

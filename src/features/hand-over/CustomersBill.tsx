@@ -1,5 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
+import { NOTHING_LEARNT } from '@/core/money/learnt';
+import { useLearnt } from '../workshop/useLearnt';
 import { billLines } from '@/model/sell/billLines';
 import type { Bicycle } from '@/model/record';
 import { dayOf, money } from '@/ui/format';
@@ -11,7 +13,7 @@ import { useSettings } from '../workshop/WorkshopProvider';
 /** A customer’s estimate against what it came to, line by line; what was found on the way, and when it was said yes to. */
 export function CustomersBill({ bicycle }: { bicycle: Bicycle }) {
   const { currency, customerPerHour } = useSettings();
-  const { lines, besides, total } = billLines(bicycle, customerPerHour);
+  const { lines, besides, total } = billLines(bicycle, customerPerHour, useLearnt() ?? NOTHING_LEARNT);
   if (lines.length === 0) return null;
   const span = (low: number, high: number) =>
     low === high ? money(low, currency, true) : `${money(low, currency, true)} to ${money(high, currency, true)}`;

@@ -18,6 +18,7 @@ import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
 
 const People = dynamic(() => import('./People').then((module) => module.People), { ssr: false });
 const TensionMeter = dynamic(() => import('./TensionMeter').then((module) => module.TensionMeter), { ssr: false });
+const StalePrice = dynamic(() => import('./StalePrice').then((module) => module.StalePrice), { ssr: false });
 const Baths = dynamic(() => import('./Baths').then((module) => module.Baths), { ssr: false });
 
 function RuleRow({ rule }: { rule: HouseRule }) {
@@ -100,6 +101,7 @@ export function SettingsPage() {
             Another currency changes the sign before every sum, never the sum.
           </Typography>
         </Section>
+        <StalePrice />
         <People />
         <Baths />
         <TensionMeter />

@@ -5,7 +5,7 @@ import { appraisalInput } from '@/model/buy/questions';
 import { useJobs } from './useJobs';
 import { useReckon, type Reckoning } from './useReckon';
 import { useSettings } from './WorkshopProvider';
-import { useTaught } from './useTaught';
+import { useLearnt } from './useLearnt';
 
 const NOTHING_TRIED = {};
 
@@ -19,8 +19,8 @@ export function useAppraisal(
 ): Reckoning<BuyAppraisal> {
   const { lookOver, jobs } = useJobs(bicycle);
   const settings = useSettings();
-  const taught = useTaught(bicycle.id);
-  const known = lookOver && jobs ? { lookOver, jobs } : null;
-  const found = useReckon('buy.appraise', known && appraisalInput(bicycle, settings, taught, known, tried));
+  const learnt = useLearnt();
+  const known = lookOver && jobs && learnt ? { lookOver, jobs, learnt } : null;
+  const found = useReckon('buy.appraise', known && appraisalInput(bicycle, settings, known.learnt, known, tried));
   return known ? found : { ...found, pending: true };
 }

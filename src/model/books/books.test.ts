@@ -12,7 +12,7 @@ import type { Summary } from '../summary';
 import { summaryOf } from '../summaryOf';
 import { booksRows, booksSum, byMonth, learnInput, openOnFloor } from './books';
 import { toldToBooks } from './told';
-import { kindOfPlace } from './workKinds';
+import { kindOfPlace } from '@/core/money/workKinds';
 import Papa from 'papaparse';
 
 const AT = '2026-11-25T10:00:00.000Z';

@@ -7,6 +7,9 @@ export interface BooksRow extends BooksTold {
   id: string;
   name: string;
   purpose: Summary['purpose'];
+  kind: Summary['kind'];
+  door: Summary['door'];
+  use: Summary['use'];
   /** A figure an hour; null under an hour of work. */
   perHour: number | null;
 }
@@ -15,7 +18,7 @@ const LEAST_HOUR = 60;
 /** Every finished bicycle, the newest first. */
 export function booksRows(summaries: Record<string, Summary>): BooksRow[] {
   return Object.values(summaries)
-    .flatMap(({ id, name, purpose, books }) =>
+    .flatMap(({ id, name, purpose, kind, door, use, books }) =>
       books
         ? [
             {
@@ -23,6 +26,9 @@ export function booksRows(summaries: Record<string, Summary>): BooksRow[] {
               id,
               name,
               purpose,
+              kind,
+              door,
+              use,
               perHour: books.minutes >= LEAST_HOUR ? Math.round((books.earned * 60) / books.minutes) : null,
             },
           ]
@@ -57,6 +63,34 @@ export function booksSum(rows: readonly BooksRow[]): BooksSum {
   };
 }
 
+/** Which bicycles the books are read for: all, or of one purpose, one class and one year. */
+export interface BooksFilter {
+  purpose: 'all' | 'sale' | 'customer';
+  use: Summary['use'] | 'all';
+  year: string;
+}
+
+/** The rows that a filter leaves. */
+export function filtered(rows: readonly BooksRow[], { purpose, use, year }: BooksFilter): BooksRow[] {
+  return rows.filter(
+    (row) =>
+      (purpose === 'all' || (purpose === 'customer') === (row.purpose === 'customer')) &&
+      (use === 'all' || row.use === use) &&
+      (year === 'all' || (row.on ?? '').startsWith(year)),
+  );
+}
+
+/** The years in which something was sold, the latest first. */
+export const yearsOf = (rows: readonly BooksRow[]): string[] =>
+  [...new Set(rows.flatMap(({ on }) => (on === null ? [] : [on.slice(0, 4)])))].toSorted().toReversed();
+
+/** Each class of bicycle with its sums, the one that earns most first. */
+export function byUse(rows: readonly BooksRow[]): { use: Summary['use']; sum: BooksSum }[] {
+  return [...new Set(rows.map(({ use }) => use))]
+    .map((use) => ({ use, sum: booksSum(rows.filter((row) => row.use === use)) }))
+    .toSorted((a, b) => b.sum.earned - a.sum.earned);
+}
+
 /** What was earned month by month, from the first sale to the last, months without one too. */
 export function byMonth(rows: readonly BooksRow[]): { month: string; earned: number; count: number }[] {
   const dated = rows.filter(({ on }) => on !== null);
@@ -87,5 +121,37 @@ export function learnInput(rows: readonly BooksRow[]): QuestionOf<'money.learn'>
       jobs.map(({ kind, estimateMin, actualMin }) => ({ job: kind, estimateMin, actualMin })),
     ),
     sales: rows.flatMap(({ predicted, price }) => (predicted && price > 0 ? [{ predicted, sold: price }] : [])),
+  };
+}
+
+/** The question for `buy.sellerWords`: bicycles that were bought from somebody who said something. */
+export function sellerWordsInput(rows: readonly BooksRow[], ratePerHour: number): QuestionOf<'buy.sellerWords'> {
+  return {
+    ratePerHour,
+    bicycles: rows
+      .filter(({ purpose, advert, said }) => purpose !== 'customer' && (advert !== '' || Object.keys(said).length > 0))
+      .map(({ id, kind, door, advert, said, ordinary, parts, minutes, jobs }) => {
+        const work: Record<string, number> = {};
+        for (const job of jobs) work[job.kind] = (work[job.kind] ?? 0) + job.actualMin;
+        return { id, kind, door, advert, said, ordinary, took: { parts, minutes }, work };
+      }),
+  };
+}
+
+/** What came back after it was sold: how many of how many, the hours and the money of it, and the causes, the dearest first. */
+export function cameBack(rows: readonly BooksRow[]): {
+  count: number;
+  of: number;
+  minutes: number;
+  cost: number;
+  causes: { cause: string; name: string }[];
+} {
+  const all = rows.flatMap(({ name, comebacks }) => comebacks.map((each) => ({ ...each, name })));
+  return {
+    count: rows.filter(({ comebacks }) => comebacks.length > 0).length,
+    of: rows.length,
+    minutes: all.reduce((sum, { minutes }) => sum + minutes, 0),
+    cost: all.reduce((sum, { cost }) => sum + cost, 0),
+    causes: all.toSorted((a, b) => b.cost - a.cost).map(({ cause, name }) => ({ cause, name })),
   };
 }

@@ -1,4 +1,4 @@
-import type { BuyAppraiseInput } from '@/core/buy/appraise';
+import type { BuyAppraisal, BuyAppraiseInput } from '@/core/buy/appraise';
 import type { ProposedJob } from '@/core/decide/jobs';
 import type { LookOver } from '@/core/inspect/lookOver';
 import type { AppraiseInput } from '@/core/money/appraise';
@@ -7,7 +7,8 @@ import { asJob, decidedJob, otherJobs } from '../decide/decided';
 import type { Job } from '../decide/part';
 import type { Bicycle } from '../record';
 import { workedMinutes } from '../work/hours';
-import { answersAtDoor, type Lessons } from './lessons';
+import type { LearntInUse } from '@/core/money/learnt';
+import { answersAtDoor } from './lessons';
 import type { WorkshopSettings } from '../settings/settings';
 
 /** What the seller said, by question, as far as it was asked. */
@@ -32,10 +33,11 @@ export function isDriven({ door, purchase }: Pick<Bicycle, 'door' | 'purchase'>)
 }
 
 type Decision = 'keep' | 'drop' | 'open';
-const costOf = ({ id, title, done, minutes, parts }: Job, check: string | null, decision: Decision) => ({
+const costOf = ({ id, title, place, done, minutes, parts }: Job, check: string | null, decision: Decision) => ({
   id,
   label: title,
   check,
+  place,
   decision,
   done,
   minutes,
@@ -79,7 +81,7 @@ function seenOf({ findings }: KnownOf['lookOver']) {
 export function appraisalInput(
   bicycle: Bicycle,
   settings: WorkshopSettings,
-  taught: Lessons,
+  learnt: LearntInUse,
   { lookOver, jobs }: KnownOf,
   tried: Readonly<Record<string, boolean>> = {},
 ): BuyAppraiseInput {
@@ -91,7 +93,7 @@ export function appraisalInput(
     kind: bicycle.kind,
     door: answersAtDoor(bicycle),
     said: saidBySeller(bicycle),
-    taught,
+    learnt,
     forParts: bicycle.brief === 'donor',
     lines: lines.map(({ id, label, kind, chance, parts, minutes }) => ({ id, label, kind, chance, parts, minutes })),
     checks: lookOver.findings.filter(({ gone }) => !gone).map(({ check }) => check),
@@ -116,13 +118,11 @@ export function appraisalInput(
   };
 }
 
-/** The question for `money.samples`, with the costs as the appraisal reckoned them. */
+/** The question for `money.samples`, with costs and resale as the appraisal reckoned them. */
 export function samplesInput(
-  bicycle: Bicycle,
   settings: WorkshopSettings,
-  costs: AppraiseInput['costs'],
+  { costs, terms: { resale, otherCosts } }: Pick<BuyAppraisal, 'costs' | 'terms'>,
 ): AppraiseInput {
-  const { resale, otherCosts } = bicycle.appraisal;
   // What a slider moves stays out of the question, so that a drag asks nothing.
   return {
     currency: settings.currency,

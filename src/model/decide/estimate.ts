@@ -1,4 +1,5 @@
 import type { ProposedJob } from '@/core/decide/jobs';
+import { learntMinutes, NOTHING_LEARNT, type LearntInUse } from '@/core/money/learnt';
 import { roundHalfUp } from '@/core/numbers';
 import { decidedJob, otherJobs } from './decided';
 import type { Job } from './part';
@@ -25,11 +26,12 @@ const FROM_COMPLAINT = 'fault-';
 /** The ordinary work of a resale is no line of a customer's estimate. */
 const NOT_FOR_CUSTOMERS = new Set(['ordinary', 'gears']);
 
-function cost(job: Pick<Job, 'minutes' | 'parts'>, perHour: number) {
+function cost(job: Pick<Job, 'minutes' | 'parts' | 'place'>, perHour: number, learnt: LearntInUse) {
+  const minutes = learntMinutes(job.minutes, job.place, learnt);
   return {
-    low: roundHalfUp(job.parts.low + (job.minutes.low * perHour) / 60),
-    high: roundHalfUp(job.parts.high + (job.minutes.high * perHour) / 60),
-    unpriced: perHour === 0 && job.minutes.high > 0,
+    low: roundHalfUp(job.parts.low + (minutes.low * perHour) / 60),
+    high: roundHalfUp(job.parts.high + (minutes.high * perHour) / 60),
+    unpriced: perHour === 0 && minutes.high > 0,
   };
 }
 
@@ -37,7 +39,12 @@ function cost(job: Pick<Job, 'minutes' | 'parts'>, perHour: number) {
  * The lines of an estimate: what the findings ask for, and jobs put down by hand. A job that was dropped for another reason
  * than the owner's word, and one that stands in the stead of a kept one, is left out.
  */
-export function estimateLines(bicycle: Bicycle, proposed: ProposedJob[], perHour: number): EstimateLine[] {
+export function estimateLines(
+  bicycle: Bicycle,
+  proposed: ProposedJob[],
+  perHour: number,
+  learnt: LearntInUse = NOTHING_LEARNT,
+): EstimateLine[] {
   const wanted = (job: Job | undefined) => !job || job.decision === 'keep' || job.approval !== null;
   const lines = proposed
     .filter((job) => !NOT_FOR_CUSTOMERS.has(job.rule) && wanted(decidedJob(bicycle.jobs, job)))
@@ -51,7 +58,7 @@ export function estimateLines(bicycle: Bicycle, proposed: ProposedJob[], perHour
           title: job.title,
           because: [job.because, ...job.also].join(' '),
           need,
-          ...cost(known ?? job, perHour),
+          ...cost(known ?? job, perHour, learnt),
           approval: known?.approval ?? null,
         },
       ];
@@ -63,7 +70,7 @@ export function estimateLines(bicycle: Bicycle, proposed: ProposedJob[], perHour
       title: job.title,
       because: '',
       need: job.id.startsWith(FROM_COMPLAINT) ? ('needed' as const) : ('asked' as const),
-      ...cost(job, perHour),
+      ...cost(job, perHour, learnt),
       approval: job.approval,
     }));
   return [...lines, ...own];

@@ -22,6 +22,13 @@ interface Finished {
   parts: number;
   thought: number;
   sold: number;
+  /** What the seller wrote, and what the bicycle is ridden as. */
+  advert: string;
+  use: Bicycle['size']['use'];
+  /** Lines of the door check that were bad; the others in reach were fine. */
+  bad: readonly string[];
+  /** Minutes besides: washing, cables, photographs, and what nobody had reckoned with. */
+  besides: number;
   /** Each place that was worked at, and by how much this one differed from the workshop's habit. */
   work: readonly (readonly [Place, number])[];
 }
@@ -33,9 +40,13 @@ const FINISHED: readonly Finished[] = [
     name: 'Quay roadster',
     soldDaysAgo: 346,
     paid: 4000,
-    parts: 2350,
+    parts: 4350,
     thought: 16000,
     sold: 15500,
+    advert: "Roadster of my uncle's, it just needs a new chain.",
+    use: 'city',
+    bad: ['cables', 'tyres'],
+    besides: 515,
     work: [
       ['rim.rear', 1.1],
       ['hub.front', 1],
@@ -50,6 +61,10 @@ const FINISHED: readonly Finished[] = [
     parts: 4120,
     thought: 29000,
     sold: 30500,
+    advert: 'Touring bicycle, serviced two years ago, rides well.',
+    use: 'touring',
+    bad: ['cables'],
+    besides: 255,
     work: [
       ['rim.rear', 0.9],
       ['brake.rear', 1],
@@ -64,6 +79,10 @@ const FINISHED: readonly Finished[] = [
     parts: 1890,
     thought: 14000,
     sold: 13000,
+    advert: 'Stood in the attic for years, some patina. All it needs is air.',
+    use: 'city',
+    bad: ['tyres'],
+    besides: 300,
     work: [
       ['hub.front', 0.95],
       ['brake.rear', 1.1],
@@ -75,9 +94,13 @@ const FINISHED: readonly Finished[] = [
     name: 'Tide table racer',
     soldDaysAgo: 214,
     paid: 12000,
-    parts: 5200,
+    parts: 8200,
     thought: 38000,
     sold: 36500,
+    advert: 'Only needs a chain, otherwise in top condition.',
+    use: 'road',
+    bad: ['cables', 'hub-rear'],
+    besides: 600,
     work: [
       ['rim.rear', 1.15],
       ['chain', 1],
@@ -92,6 +115,10 @@ const FINISHED: readonly Finished[] = [
     parts: 1460,
     thought: 15000,
     sold: 16000,
+    advert: 'Hardly used three-speed, stored in the cellar.',
+    use: 'city',
+    bad: ['cables'],
+    besides: 280,
     work: [
       ['hub.front', 1.1],
       ['frame', 1.15],
@@ -102,9 +129,13 @@ const FINISHED: readonly Finished[] = [
     name: 'Lock keeper’s bicycle',
     soldDaysAgo: 121,
     paid: 6000,
-    parts: 7340,
+    parts: 9340,
     thought: 21000,
     sold: 17500,
+    advert: 'Just needs a chain and a bit of work, must go this week.',
+    use: 'touring',
+    bad: ['cables', 'tyres', 'hub-front'],
+    besides: 640,
     work: [
       ['rim.rear', 1],
       ['hub.front', 1.1],
@@ -120,6 +151,10 @@ const FINISHED: readonly Finished[] = [
     parts: 2210,
     thought: 19000,
     sold: 19500,
+    advert: 'Ready to ride, everything works.',
+    use: 'city',
+    bad: ['cables'],
+    besides: 235,
     work: [
       ['brake.rear', 0.9],
       ['chain', 1.05],
@@ -130,9 +165,13 @@ const FINISHED: readonly Finished[] = [
     name: 'Harbour light',
     soldDaysAgo: 37,
     paid: 8000,
-    parts: 3080,
+    parts: 5080,
     thought: 30000,
     sold: 29000,
+    advert: 'Serviced, just needs new tyres.',
+    use: 'road',
+    bad: ['cables', 'tyres'],
+    besides: 480,
     work: [
       ['rim.rear', 1.05],
       ['brake.rear', 1],
@@ -141,9 +180,15 @@ const FINISHED: readonly Finished[] = [
   },
 ];
 
+/** Lines of the door check that were looked at on each. */
+const AT_DOOR = ['cables', 'tyres', 'hub-front', 'hub-rear', 'chain'] as const;
+
 const spread = (likely: number) => ({ low: Math.round(likely * 0.6), likely, high: Math.round(likely * 1.6) });
 
-function finished({ id, name, soldDaysAgo, paid, parts, thought, sold, work }: Finished, ago: Ago): Bicycle {
+function finished(
+  { id, name, soldDaysAgo, paid, parts, thought, sold, advert, use, bad, besides, work }: Finished,
+  ago: Ago,
+): Bicycle {
   const at = ago(DAY * soldDaysAgo);
   const bicycle = newBicycle(id, ago(DAY * (soldDaysAgo + 24)), name);
   const jobs = work.map(([place]): Job => ({
@@ -161,6 +206,14 @@ function finished({ id, name, soldDaysAgo, paid, parts, thought, sold, work }: F
   }));
   return {
     ...bicycle,
+    lead: { ...bicycle.lead, advert },
+    size: { ...bicycle.size, use },
+    door: Object.fromEntries(
+      AT_DOOR.map((line) => [
+        line,
+        { answer: bad.includes(line) ? 'bad' : 'fine', at: ago(DAY * (soldDaysAgo + 24)), by: '' },
+      ]),
+    ),
     purchase: { paid, at: ago(DAY * (soldDaysAgo + 24)) },
     appraisal: {
       ...bicycle.appraisal,
@@ -168,14 +221,17 @@ function finished({ id, name, soldDaysAgo, paid, parts, thought, sold, work }: F
     },
     jobs,
     lines: [{ id: `${id}-parts`, label: 'Parts and consumables', kind: 'part', paid: parts, packQty: 1, usedQty: 1 }],
-    minutes: work.map(([place, otherwise]) => ({
-      id: `${id}-${place}-time`,
-      stage: 'rebuild',
-      minutes: Math.round(WORK[place].likely * WORK[place].times * otherwise),
-      at,
-      place,
-      job: `${id}-${place}`,
-    })),
+    minutes: [
+      { id: `${id}-besides`, stage: 'clean' as const, minutes: besides, at, place: null },
+      ...work.map(([place, otherwise]) => ({
+        id: `${id}-${place}-time`,
+        stage: 'rebuild' as const,
+        minutes: Math.round(WORK[place].likely * WORK[place].times * otherwise),
+        at,
+        place,
+        job: `${id}-${place}`,
+      })),
+    ],
     sale: { price: sold, fee: 0, on: at.slice(0, 10) },
     archivedAt: at,
   };

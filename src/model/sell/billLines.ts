@@ -1,3 +1,4 @@
+import { learntMinutes, NOTHING_LEARNT, type LearntInUse } from '@/core/money/learnt';
 import { chargedShare } from '@/core/money/share';
 import { roundHalfUp } from '@/core/numbers';
 import type { Bicycle } from '../record';
@@ -24,6 +25,7 @@ export interface BillLine {
 export function billLines(
   bicycle: Pick<Bicycle, 'jobs' | 'lines' | 'minutes' | 'worked'>,
   perHour: number,
+  learnt: Pick<LearntInUse, 'minutes'> = NOTHING_LEARNT,
 ): { lines: BillLine[]; besides: number; total: number } {
   const { jobs: minutes } = minutesByJob(bicycle);
   const began = bicycle.worked.map(({ at }) => at).toSorted()[0] ?? null;
@@ -31,16 +33,19 @@ export function billLines(
   const partsOf = (job: string | undefined) =>
     bicycle.lines.filter((line) => line.job === job).reduce((sum, line) => sum + chargedShare(line), 0);
   const kept = bicycle.jobs.filter(({ decision }) => decision === 'keep');
-  const lines = kept.map(({ id, title, minutes: usual, parts, done, approval }): BillLine => ({
-    id,
-    title,
-    low: parts.low + labour(usual.low),
-    high: parts.high + labour(usual.high),
-    came: partsOf(id) + labour(minutes[id] ?? 0),
-    isDone: done,
-    approvedAt: approval?.answer === 'yes' ? approval.at : null,
-    isOnTheWay: approval?.answer === 'yes' && began !== null && approval.at > began,
-  }));
+  const lines = kept.map(({ id, title, place, minutes: thought, parts, done, approval }): BillLine => {
+    const usual = learntMinutes(thought, place, learnt);
+    return {
+      id,
+      title,
+      low: parts.low + labour(usual.low),
+      high: parts.high + labour(usual.high),
+      came: partsOf(id) + labour(minutes[id] ?? 0),
+      isDone: done,
+      approvedAt: approval?.answer === 'yes' ? approval.at : null,
+      isOnTheWay: approval?.answer === 'yes' && began !== null && approval.at > began,
+    };
+  });
   const known = new Set(kept.map(({ id }) => id));
   const loose = bicycle.lines
     .filter(({ job }) => job === undefined || !known.has(job))

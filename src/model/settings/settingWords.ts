@@ -11,6 +11,10 @@ const NAMES: Record<string, string> = {
   baths: 'baths',
   tensionMeter: 'table of the tension meter',
   people: 'who works here',
+  'stalePrice/inSeasonDays': 'days until a price is stale, in season',
+  'stalePrice/outOfSeasonDays': 'days until a price is stale, out of season',
+  'stalePrice/fromMonth': 'season from month',
+  'stalePrice/toMonth': 'season to month',
 };
 
 function valueWords(value: unknown): string {
@@ -26,6 +30,8 @@ function valueWords(value: unknown): string {
 /** What a setting is called, with what it was and would be. Example: "currency: EUR → GBP". Money is told as it is written. */
 export function settingWords({ leaf, from, to }: SettingChange, money: (minor: number) => string): string {
   const [head, ...rest] = leaf.split('/');
+  if (head === 'learnt')
+    return `learnt of ${rest.join(' ').replace(':', ', ')}: ${valueWords(from)} → ${valueWords(to)}`;
   if (head === 'practice') return `practice room, ${rest.join(' ')}`;
   const rule = HOUSE_RULES.find((row) => row.key === (head === 'rules' ? rest.join('/') : leaf));
   const name = rule?.title.toLowerCase() ?? own(NAMES, leaf) ?? leaf;

@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import { houseRules } from '@/core/bearings/gradeRules';
 import { currencyCode, minorUnits } from '@/core/fields';
+import { stalePrice } from '@/core/sell/staleRule';
 import { at, id, label } from '../fields';
 import { fields, kept, value } from '../leaf';
 import { SCHEMA_VERSION } from '../version';
@@ -50,6 +51,10 @@ export const workshopSettings = z.strictObject({
       )
       .check(z.maxLength(60)),
   ),
+  /** What finished bicycles taught, by what it is about, and whether the house reckons by it; without an answer it does not. */
+  learnt: fields(z.record(z.string().check(z.minLength(1), z.maxLength(80)), z.enum(['yes', 'no']))),
+  /** Days until an asking price is stale, in the months when bicycles sell and in the others. */
+  stalePrice: fields(stalePrice),
   /** Rounds in the practice room by level. */
   practice: fields(
     z.record(

@@ -1,3 +1,4 @@
+import { USUAL_STALE_PRICE } from '@/core/sell/staleRule';
 import { SCHEMA_VERSION } from '../version';
 import type { WorkshopSettings } from './settings';
 
@@ -54,6 +55,8 @@ export const USUAL_SETTINGS: WorkshopSettings = {
   secondEyes: false,
   baths: USUAL_BATHS,
   tensionMeter: [],
+  learnt: {},
+  stalePrice: USUAL_STALE_PRICE,
   practice: {},
   stamps: {},
 };
