@@ -7,6 +7,7 @@ import { measureBooks } from './books';
 import { measureCalculators, measureDiagnosis, measureHubs } from './core';
 import { measureDerailleurs } from './derailleurs';
 import { line } from './line';
+import { measurePlan } from './plan';
 import { measurePage } from './page';
 import { measureProperties } from './properties';
 import { measureRecords } from './records';
@@ -30,6 +31,7 @@ const WITHOUT_BROWSER = {
   derailleurs: measureDerailleurs,
   wheels: measureWheels,
   books: measureBooks,
+  plan: measurePlan,
   diagnosis: measureDiagnosis,
   properties: measureProperties,
 };

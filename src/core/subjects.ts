@@ -9,6 +9,7 @@ export * as drive from './drive/calculators';
 export * as identify from './identify/calculators';
 export * as inspect from './inspect/calculators';
 export * as money from './money/calculators';
+export * as plan from './plan/calculators';
 export * as practice from './practice/calculators';
 export * as prove from './prove/calculators';
 export * as rebuild from './rebuild/calculators';

@@ -14,6 +14,7 @@ export const SUBJECTS: Record<string, Subject> = {
   identify: () => import('@/core/identify/calculators'),
   inspect: () => import('@/core/inspect/calculators'),
   money: () => import('@/core/money/calculators'),
+  plan: () => import('@/core/plan/calculators'),
   practice: () => import('@/core/practice/calculators'),
   prove: () => import('@/core/prove/calculators'),
   rebuild: () => import('@/core/rebuild/calculators'),
