@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import { USES } from '@/core/buy/saleStates';
 import { BRIEFS, wholeKind } from '@/core/bicycle';
+import { openWork } from '@/core/plan/work';
 import { STATES } from '@/core/vocabulary/vocabulary';
 import { booksTold } from './books/booksTold';
 import { coneTrial } from './bearings/trial';
@@ -53,6 +54,8 @@ export const summary = z.strictObject({
   paid: z.number(),
   /** What it was sold for and when, to compare others with. */
   soldFor: z.nullable(z.strictObject({ price: z.number(), on: z.nullable(z.string()) })),
+  /** What is open on it, for the plan. */
+  open: z.array(openWork),
   /** What it tells the books; null until it is sold. */
   books: z.nullable(booksTold),
   /** What was kept from the tip, where a house counts it; null where nothing was counted. */

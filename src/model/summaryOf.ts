@@ -3,6 +3,7 @@ import { toldToBooks } from './books/told';
 import { runningTimers } from './clean/timers';
 import { spent } from './money/questions';
 import { nextThing } from './next';
+import { openWorkOf } from './plan/openWork';
 import type { Bicycle } from './record';
 import { SUMMARY_RULES, type Summary } from './summary';
 import { workedMinutes } from './work/hours';
@@ -59,6 +60,7 @@ export function summaryOf(bicycle: Bicycle, earlier?: Summary): Summary {
     brief: bicycle.brief,
     paid: bicycle.purchase?.paid ?? 0,
     soldFor: bicycle.sale.price === null ? null : { price: bicycle.sale.price, on: bicycle.sale.on },
+    open: openWorkOf(bicycle),
     books: toldToBooks(bicycle),
     saved: countedSaved(bicycle),
     purpose: bicycle.purpose,

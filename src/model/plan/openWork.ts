@@ -1,0 +1,124 @@
+import { addMinutes, parseISO } from 'date-fns';
+import type { OpenWork } from '@/core/plan/work';
+import { isBearing, placeLabel } from '@/core/vocabulary/vocabulary';
+import { bearingFor } from '../bearings/bearingFor';
+import { runningTimers } from '../clean/timers';
+import type { Bicycle } from '../record';
+import type { Tray } from '../strip/part';
+
+const NOTHING = { minutes: null, parts: 0, notBefore: null, latest: null, waitsFor: null } as const;
+/** A delivery is at hand from the morning after its day. */
+const MORNING = 'T08:00:00';
+
+/** Parts of a tray that are to go back and have not. */
+function outOf({ off, backIn, leftOff, fates }: Tray): string[] {
+  return Object.keys(off).filter((part) => !backIn.includes(part) && !leftOff.includes(part) && !(part in fates));
+}
+
+/** Whether it is here to be worked on: bought or a customer’s, and neither sold, gone nor put by. */
+const isHere = ({ purchase, purpose, sale, waysOut, archivedAt }: Bicycle) =>
+  (purchase !== null || purpose === 'customer') && sale.price === null && waysOut.length === 0 && archivedAt === null;
+
+function jobsOf(bicycle: Bicycle): OpenWork[] {
+  const waits = bicycle.deliveries.filter(({ arrivedAt }) => arrivedAt === null);
+  return bicycle.jobs
+    .filter(({ decision, done }) => decision === 'keep' && !done)
+    .map((job): OpenWork => {
+      const delivery = waits.find(({ place }) => place === job.place);
+      const asked = bicycle.purpose === 'customer' && job.approval === null;
+      const waitsFor = asked ? 'the owner’s word' : delivery && delivery.dueOn === null ? delivery.label : null;
+      return {
+        ...NOTHING,
+        id: `job:${job.id}`,
+        kind: 'job',
+        place: job.place,
+        label: job.title,
+        minutes: job.minutes.likely > 0 ? job.minutes : { low: 5, likely: 10, high: 20 },
+        notBefore: delivery?.dueOn ? `${delivery.dueOn}${MORNING}` : null,
+        waitsFor,
+      };
+    });
+}
+
+function traysOf(bicycle: Bicycle): OpenWork[] {
+  const soaking = new Set(bicycle.timers.filter(({ endedAt }) => endedAt === null).flatMap(({ parts }) => parts));
+  let unwashed = 0;
+  const rows = bicycle.trays.flatMap((tray): OpenWork[] => {
+    const out = outOf(tray);
+    if (out.length === 0) return [];
+    unwashed += out.filter((part) => !tray.cleaned.includes(part) && !soaking.has(`${tray.place}/${part}`)).length;
+    const label = placeLabel(tray.place);
+    const isJob = bicycle.jobs.some(
+      ({ decision, done, place }) => decision === 'keep' && !done && place === tray.place,
+    );
+    const isOpen = isBearing(tray.place) && !bearingFor(bicycle, tray.place).after && !isJob;
+    return [
+      ...(isOpen
+        ? [
+            {
+              ...NOTHING,
+              id: `overhaul:${tray.place}`,
+              kind: 'overhaul' as const,
+              place: tray.place,
+              label: `Overhaul: ${label}`,
+            },
+          ]
+        : []),
+      {
+        ...NOTHING,
+        id: `back:${tray.place}`,
+        kind: 'back',
+        place: tray.place,
+        label: `Back together: ${label}`,
+        parts: out.length,
+      },
+    ];
+  });
+  if (unwashed === 0) return rows;
+  const parts = unwashed === 1 ? 'one part' : `${unwashed} parts`;
+  return [
+    { ...NOTHING, id: 'wash', kind: 'wash', place: null, label: `Into the bath: ${parts}`, parts: unwashed },
+    {
+      ...NOTHING,
+      id: 'rinse',
+      kind: 'rinse',
+      place: null,
+      label: `Out of the bath and rinse: ${parts}`,
+      parts: unwashed,
+    },
+    ...rows,
+  ];
+}
+
+/** What is open on a bicycle, as tasks of a plan are made of it: nothing that is typed for the plan, all of it from what the stages know. */
+export function openWorkOf(bicycle: Bicycle): OpenWork[] {
+  if (!isHere(bicycle)) return [];
+  const soaks = runningTimers(bicycle).map(({ timer, dueAtMs }): OpenWork => ({
+    ...NOTHING,
+    id: `take-out:${timer.id}`,
+    kind: 'take-out',
+    place: timer.place,
+    label: `Take out: ${timer.label}`,
+    notBefore: new Date(dueAtMs).toISOString(),
+    latest: timer.maxMinutes === null ? null : addMinutes(parseISO(timer.startedAt), timer.maxMinutes).toISOString(),
+  }));
+  const work = [...soaks, ...traysOf(bicycle), ...jobsOf(bicycle)];
+  const isDecided = bicycle.jobs.some(({ decision }) => decision === 'keep') || bicycle.signatures.length > 0;
+  if (!isDecided || bicycle.brief === 'donor') return work;
+  const last = (kind: 'torque' | 'stand' | 'ride' | 'listing', label: string): OpenWork => ({
+    ...NOTHING,
+    id: kind,
+    kind,
+    place: null,
+    label,
+  });
+  const wasProved = bicycle.proofs.length > 0;
+  return [
+    ...work,
+    ...(bicycle.signatures.length === 0 ? [last('torque', 'Torque round')] : []),
+    ...(wasProved ? [] : [last('stand', 'Proofs on the stand'), last('ride', 'The ride')]),
+    ...(bicycle.purpose !== 'customer' && bicycle.listing.ask === null
+      ? [last('listing', 'Photographs and listing')]
+      : []),
+  ];
+}
