@@ -8,6 +8,7 @@ export const KEPT_PAGES = [
   '/settings',
   '/stock',
   '/books',
+  '/plan',
   '/gallery',
   '/missing',
 ] as const;

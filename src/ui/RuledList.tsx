@@ -4,10 +4,13 @@ import type { ReactNode } from 'react';
 /** Rows under one another, ruled like a ledger: the way every stage lists what it has. */
 export function RuledList({
   ordered = false,
+  columns = false,
   children,
   ...rest
 }: {
   ordered?: boolean;
+  /** Short rows stand beside one another where there is room. */
+  columns?: boolean;
   children: ReactNode;
   'aria-label'?: string;
   'data-readings'?: boolean;
@@ -19,8 +22,13 @@ export function RuledList({
       sx={{
         p: 0,
         m: 0,
+        ...(columns && {
+          display: 'grid',
+          gridTemplateColumns: 'repeat(auto-fill, minmax(290px, 1fr))',
+          columnGap: 3,
+        }),
         '& > li': { listStyle: 'none', borderTop: '1px solid', borderColor: 'divider' },
-        '& > li:first-of-type': { borderTop: 0 },
+        ...(!columns && { '& > li:first-of-type': { borderTop: 0 } }),
       }}
     >
       {children}

@@ -29,6 +29,7 @@ export interface OpenTask extends PlanTask {
   /** Not before this moment, as the record has it; null where it may begin at once. */
   notBefore: string | null;
   latest: string | null;
+  buys: number | null;
   why: string | null;
 }
 export interface PlanTasks {
@@ -104,6 +105,7 @@ function taskOf(bicycle: string, each: OpenWork, open: readonly OpenWork[], lear
     range,
     notBefore: each.notBefore,
     latest: each.latest,
+    buys: each.buys,
     why: each.place !== null && kind !== null && timesOf(learnt, kind) ? minutesWhy(each.place, learnt) : null,
   };
 }
@@ -132,6 +134,7 @@ export const planTasks = defineCalculator({
             parts: 0,
             notBefore: null,
             latest: null,
+            buys: null,
             waitsFor: null,
           },
         ],

@@ -29,6 +29,8 @@ export const openWork = z.strictObject({
   /** Not before this moment; and out by that one at the latest. */
   notBefore: z.nullable(z.string()),
   latest: z.nullable(z.string()),
+  /** What its parts may cost where nothing is ordered or bought for it; null where nothing is needed. */
+  buys: z.nullable(z.number()),
   /** What it waits for that nobody knows the day of. */
   waitsFor: z.nullable(z.string().check(z.maxLength(200))),
 });

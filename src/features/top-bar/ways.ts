@@ -1,3 +1,4 @@
+import CalendarMonthOutlined from '@mui/icons-material/CalendarMonthOutlined';
 import HandymanOutlined from '@mui/icons-material/HandymanOutlined';
 import Inventory2Outlined from '@mui/icons-material/Inventory2Outlined';
 import MenuBookOutlined from '@mui/icons-material/MenuBookOutlined';
@@ -6,6 +7,7 @@ import RuleOutlined from '@mui/icons-material/RuleOutlined';
 
 /** Pages that are reached from the top edge of every other. */
 export const WAYS = [
+  { href: '/plan', label: 'Plan: what now, and when it is done', title: 'Plan', Icon: CalendarMonthOutlined },
   {
     href: '/practice',
     label: 'Practice room: set a bearing by feel',

@@ -27,7 +27,16 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
       lantern(ago, told as LanternTold),
       ...year(ago),
     ],
-    settings: { ...USUAL_SETTINGS, name: 'Ticket hall workshop', customerPerHour: 3600 },
+    settings: {
+      ...USUAL_SETTINGS,
+      name: 'Ticket hall workshop',
+      customerPerHour: 3600,
+      week: [
+        { id: 'tuesday', day: 2, from: '18:30', to: '20:00' },
+        { id: 'thursday', day: 4, from: '18:00', to: '20:00' },
+        { id: 'saturday', day: 6, from: '09:00', to: '13:00' },
+      ],
+    },
     stock: drawer(ago),
   };
 }

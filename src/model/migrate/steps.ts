@@ -293,7 +293,10 @@ const SETTINGS_STEPS: Record<number, (old: Raw) => Raw> = {
   11: (old) => ({ ...old, rules: { ...USUAL_SETTINGS.rules, ...(old.rules as Raw) } }),
   12: (old) => ({ ...old, rules: { ...USUAL_SETTINGS.rules, ...(old.rules as Raw) } }),
   13: (old) => ({ ...old, rules: { ...USUAL_SETTINGS.rules, ...(old.rules as Raw) }, tensionMeter: [] }),
-  14: (old) => ({ ...old, learnt: {}, stalePrice: USUAL_SETTINGS.stalePrice }),
+  14: (old) => {
+    const { learnt, stalePrice, week, ownSessions, cancelled, busy, pins, stands } = USUAL_SETTINGS;
+    return { ...old, learnt, stalePrice, week, ownSessions, cancelled, busy, pins, stands };
+  },
 };
 
 /** A step for each version, where it changed more than its number. */

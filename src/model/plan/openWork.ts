@@ -6,7 +6,7 @@ import { runningTimers } from '../clean/timers';
 import type { Bicycle } from '../record';
 import type { Tray } from '../strip/part';
 
-const NOTHING = { minutes: null, parts: 0, notBefore: null, latest: null, waitsFor: null } as const;
+const NOTHING = { minutes: null, parts: 0, notBefore: null, latest: null, buys: null, waitsFor: null } as const;
 /** A delivery is at hand from the morning after its day. */
 const MORNING = 'T08:00:00';
 
@@ -20,6 +20,7 @@ const isHere = ({ purchase, purpose, sale, waysOut, archivedAt }: Bicycle) =>
   (purchase !== null || purpose === 'customer') && sale.price === null && waysOut.length === 0 && archivedAt === null;
 
 function jobsOf(bicycle: Bicycle): OpenWork[] {
+  const bought = new Set(bicycle.lines.map(({ job }) => job));
   const waits = bicycle.deliveries.filter(({ arrivedAt }) => arrivedAt === null);
   return bicycle.jobs
     .filter(({ decision, done }) => decision === 'keep' && !done)
@@ -34,6 +35,7 @@ function jobsOf(bicycle: Bicycle): OpenWork[] {
         place: job.place,
         label: job.title,
         minutes: job.minutes.likely > 0 ? job.minutes : { low: 5, likely: 10, high: 20 },
+        buys: job.parts.likely > 0 && !delivery && !bought.has(job.id) ? job.parts.likely : null,
         notBefore: delivery?.dueOn ? `${delivery.dueOn}${MORNING}` : null,
         waitsFor,
       };

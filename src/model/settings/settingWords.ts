@@ -11,6 +11,10 @@ const NAMES: Record<string, string> = {
   baths: 'baths',
   tensionMeter: 'table of the tension meter',
   people: 'who works here',
+  week: 'the usual week',
+  ownSessions: 'sessions of their own days',
+  busy: 'times that a calendar says are taken',
+  stands: 'stands',
   'stalePrice/inSeasonDays': 'days until a price is stale, in season',
   'stalePrice/outOfSeasonDays': 'days until a price is stale, out of season',
   'stalePrice/fromMonth': 'season from month',
@@ -32,6 +36,8 @@ export function settingWords({ leaf, from, to }: SettingChange, money: (minor: n
   const [head, ...rest] = leaf.split('/');
   if (head === 'learnt')
     return `learnt of ${rest.join(' ').replace(':', ', ')}: ${valueWords(from)} → ${valueWords(to)}`;
+  if (head === 'pins') return `plan, ${rest.join('/')}: ${valueWords(from)} → ${valueWords(to)}`;
+  if (head === 'cancelled') return `session ${rest.join(' ')} cancelled: ${valueWords(from)} → ${valueWords(to)}`;
   if (head === 'practice') return `practice room, ${rest.join(' ')}`;
   const rule = HOUSE_RULES.find((row) => row.key === (head === 'rules' ? rest.join('/') : leaf));
   const name = rule?.title.toLowerCase() ?? own(NAMES, leaf) ?? leaf;

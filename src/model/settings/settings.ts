@@ -4,6 +4,7 @@ import { currencyCode, minorUnits } from '@/core/fields';
 import { stalePrice } from '@/core/sell/staleRule';
 import { at, id, label } from '../fields';
 import { fields, kept, value } from '../leaf';
+import { busyTime, MOST_BUSY, ownSession, weekSession } from '../plan/sessionParts';
 import { SCHEMA_VERSION } from '../version';
 import { stamp } from '../stamp';
 
@@ -53,6 +54,18 @@ export const workshopSettings = z.strictObject({
   ),
   /** What finished bicycles taught, by what it is about, and whether the house reckons by it; without an answer it does not. */
   learnt: fields(z.record(z.string().check(z.minLength(1), z.maxLength(80)), z.enum(['yes', 'no']))),
+  /** When somebody works here in a usual week: weekday from Monday as 1, and hours on the wall. */
+  week: value(z.array(weekSession).check(z.maxLength(60))),
+  /** Sessions on a day of their own, beside the usual week. */
+  ownSessions: value(z.array(ownSession).check(z.maxLength(400))),
+  /** Sessions that are cancelled, by day and which. */
+  cancelled: fields(z.record(z.string().check(z.maxLength(120)), z.boolean())),
+  /** Times that a calendar says are taken. */
+  busy: value(z.array(busyTime).check(z.maxLength(MOST_BUSY))),
+  /** Tasks of the plan that were put somewhere by hand, to the minute; null where the plan decides again. */
+  pins: fields(z.record(z.string().check(z.maxLength(220)), z.nullable(at))),
+  /** How many stands there are to work at. */
+  stands: z.number().check(z.multipleOf(1), z.gte(1), z.lte(50)),
   /** Days until an asking price is stale, in the months when bicycles sell and in the others. */
   stalePrice: fields(stalePrice),
   /** Rounds in the practice room by level. */

@@ -1,0 +1,110 @@
+import { expect, test, type Page } from '@playwright/test';
+import ICAL from 'ical.js';
+import { readFileSync } from 'node:fs';
+import { openDemo, reckoned } from './bench';
+
+const now = (page: Page) => page.getByRole('list', { name: 'What to do now' });
+const promises = (page: Page) => page.getByRole('list', { name: 'Promises' });
+const moved = (page: Page) => page.getByRole('status', { name: 'What moved' });
+const block = (page: Page, name: RegExp) =>
+  page.getByRole('group', { name: 'The plan, session by session' }).getByRole('button', { name }).first();
+
+async function openPlan(page: Page): Promise<void> {
+  await openDemo(page, '/plan');
+  await expect(promises(page)).toContainText(/\d\d:\d\d/);
+  await expect(block(page, /^The ride/)).toBeVisible();
+}
+
+test('forty minutes, what is left alone and why, and a cancelled evening moves the promise before one’s eyes; by keys', async ({
+  page,
+}) => {
+  test.slow();
+  await openPlan(page);
+  expect(await now(page).getByRole('listitem').count()).toBeLessThanOrEqual(3);
+  await expect(page.getByRole('list', { name: 'Left alone for now' })).toContainText('Not now:');
+  const dial = page.getByRole('slider', { name: 'How long have you' });
+  await dial.focus();
+  await page.keyboard.press('Home');
+  await expect(page.getByText('10 min', { exact: true })).toBeVisible();
+  await expect(page.getByText(/it cannot be closed in 10 min/).first()).toBeVisible();
+  await page.keyboard.press('End');
+  await expect(page.getByText('4 h', { exact: true })).toBeVisible();
+
+  await page
+    .getByRole('button', { name: /^Cancel: / })
+    .first()
+    .focus();
+  await page.keyboard.press('Enter');
+  await expect(moved(page)).toContainText(/moves from|is no longer planned/);
+  await page.getByRole('button', { name: /^It takes place after all/ }).click();
+
+  // A task is put a session later by its arrow, and let go of again.
+  const ride = block(page, /^The ride/);
+  const before = await ride.getAttribute('aria-label');
+  await ride.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(block(page, /^The ride.*pinned/)).toBeVisible();
+  await expect(page.getByRole('region', { name: 'The task chosen' })).toContainText('The ride');
+  expect(await block(page, /^The ride.*pinned/).getAttribute('aria-label')).not.toBe(before);
+  await page.getByRole('button', { name: 'Let the plan decide' }).click();
+  await expect(block(page, /^The ride.*pinned/)).toHaveCount(0);
+});
+
+test('a task is drawn to another session and stays there; the plan goes out and a calendar comes in', async ({
+  page,
+}) => {
+  test.slow();
+  await openPlan(page);
+  const ride = block(page, /^The ride/);
+  await ride.scrollIntoViewIfNeeded();
+  const box = (await ride.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 260, box.y + box.height / 2, { steps: 8 });
+  await page.mouse.up();
+  const pinned = block(page, /^The ride.*pinned/);
+  await expect(pinned).toBeVisible();
+  await reckoned(page);
+  const label = await pinned.getAttribute('aria-label');
+  await page.waitForFunction(() => Object.keys(localStorage).every((key) => !key.includes(':journal:')));
+  await page.reload();
+  await reckoned(page);
+  await expect(pinned).toHaveAttribute('aria-label', label!);
+
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'For the calendar' }).click(),
+  ]);
+  const calendar = new ICAL.Component(ICAL.parse(readFileSync(await download.path(), 'utf8')) as unknown[]);
+  const titles = calendar.getAllSubcomponents('vevent').map((each) => new ICAL.Event(each).summary);
+  expect(titles.some((title) => title.endsWith('The ride'))).toBe(true);
+
+  const day = new Date(Date.now() + 3 * 86_400_000).toISOString().slice(0, 10).replaceAll('-', '');
+  const entry = `BEGIN:VEVENT\r\nUID:x\r\nSUMMARY:Choir\r\nDTSTART:${day}T000000Z\r\nDTEND:${day}T235900Z\r\nEND:VEVENT`;
+  const choose = (name: string, text: string) =>
+    page.locator('input[type="file"]').setInputFiles({ name, mimeType: 'text/calendar', buffer: Buffer.from(text) });
+  await choose('choir.ics', `BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//t//EN\r\n${entry}\r\nEND:VCALENDAR`);
+  await expect(page.getByText('1 time is taken.')).toBeVisible();
+  await choose('list.ics', 'milk, eggs');
+  await expect(page.getByText(/This is no calendar file/)).toBeVisible();
+});
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  test('what now, by thumb: a job is begun with its clock, another is put off; nothing is cut off', async ({
+    page,
+  }) => {
+    await openPlan(page);
+    const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    expect(over).toBe(0);
+    await block(page, /^The ride/).tap();
+    await page.getByRole('button', { name: 'A session later' }).tap();
+    await expect(page.getByRole('button', { name: 'Let the plan decide' })).toBeVisible();
+    await now(page)
+      .getByRole('button', { name: /^Start/ })
+      .first()
+      .tap();
+    await expect(page).toHaveURL(/\/(bike|bench)\?id=/);
+    await expect(page.getByRole('main')).toBeVisible();
+  });
+});

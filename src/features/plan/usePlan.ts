@@ -1,0 +1,126 @@
+'use client';
+import { useMemo, useState } from 'react';
+import type { AnswerOf } from '@/core/questions';
+import { planInput, plannedNow, promiseInput, tasksInput, zeroOf } from '@/model/plan/question';
+import { sessionsAhead, type Session } from '@/model/plan/sessions';
+import { useLearnt } from '../workshop/useLearnt';
+import { useNow } from '../workshop/useNow';
+import { useReckon } from '../workshop/useReckon';
+import { useSettings, useWorkshopState } from '../workshop/WorkshopProvider';
+
+export type OpenTask = AnswerOf<'plan.tasks'>['tasks'][number];
+export type SessionPlan = AnswerOf<'plan.sessions'>;
+
+/** A plan is made anew at the soonest every so many minutes, so that it does not run under the eyes of whoever reads it. */
+const STEP_MS = 5 * 60_000;
+
+/** The moment that a plan is made from: it moves in steps. */
+function usePlanMoment(): Date {
+  const now = useNow(20_000);
+  const step = Math.floor(now.getTime() / STEP_MS);
+  return useMemo(() => new Date(step * STEP_MS), [step]);
+}
+
+/** Now as a session of its own: as long as somebody has, before all others. */
+export function withNow(sessions: readonly Session[], fromMs: number, minutes: number): Session[] {
+  const toMs = fromMs + minutes * 60_000;
+  if (minutes <= 0) return [...sessions];
+  return [
+    { key: 'now', fromMs, toMs },
+    ...sessions
+      .map((each) => ({ ...each, fromMs: Math.max(each.fromMs, toMs) }))
+      .filter((each) => each.toMs > each.fromMs),
+  ];
+}
+
+export interface WholePlan {
+  zeroMs: number;
+  sessions: Session[];
+  tasks: OpenTask[];
+  left: AnswerOf<'plan.tasks'>['left'];
+  later: string[];
+  plan: SessionPlan | null;
+  promises: AnswerOf<'plan.promise'>['promises'];
+  pending: boolean;
+  errors: { path: string; message: string }[];
+}
+
+/** The plan of everything that is open, from the records, the week and the hand; `have` are the minutes that somebody has now, `tried` a pin under the finger. */
+export function usePlan(have: number, tried: Readonly<Record<string, string>>): WholePlan {
+  const settings = useSettings();
+  const moment = usePlanMoment();
+  const learnt = useLearnt();
+  const summaries = useWorkshopState((state) => state.summaries);
+  const open = useMemo(() => learnt && tasksInput(summaries, learnt), [summaries, learnt]);
+  const found = useReckon('plan.tasks', open);
+  const zeroMs = zeroOf(moment);
+  const sessions = useMemo(
+    () => withNow(sessionsAhead(settings, moment), zeroMs, have),
+    [settings, moment, zeroMs, have],
+  );
+  const { tasks, later } = useMemo(
+    () => (found.output ? plannedNow(found.output) : { tasks: [], later: [] }),
+    [found.output],
+  );
+  const inputs = useMemo(
+    () => (found.output ? { tasks, sessions, settings, zeroMs, tried } : null),
+    [found.output, tasks, sessions, settings, zeroMs, tried],
+  );
+  const [asked, setAsked] = useState<{ inputs: typeof inputs; question: ReturnType<typeof planInput> | null }>({
+    inputs: null,
+    question: null,
+  });
+  const { question } = asked;
+  const { output: plan, pending, errors } = useReckon('plan.sessions', question);
+  // What is asked anew is told of the plan of before, which is kept to wherever nothing is better.
+  if (inputs !== asked.inputs)
+    setAsked({
+      inputs,
+      question:
+        inputs &&
+        planInput(inputs.tasks, inputs.sessions, inputs.settings, inputs.zeroMs, inputs.tried, plan?.plan ?? []),
+    });
+  const promise = useReckon(
+    'plan.promise',
+    useMemo(
+      () => (question && plan && !pending && plan.plan.length > 0 ? promiseInput(question, plan.plan, tasks) : null),
+      [question, plan, pending, tasks],
+    ),
+  );
+  return {
+    zeroMs,
+    sessions,
+    tasks,
+    left: found.output?.left ?? [],
+    later,
+    plan,
+    promises: promise.pending ? [] : (promise.output?.promises ?? []),
+    pending: pending || found.pending,
+    errors,
+  };
+}
+
+/** What a changed plan did to the moments at which bicycles are out, in sentences; nothing where nothing moved. */
+export function useMoves(
+  plan: SessionPlan | null,
+  pending: boolean,
+  zeroMs: number,
+  say: (bicycle: string, fromMs: number | null, toMs: number | null) => string,
+): string[] {
+  const [last, setLast] = useState<{ plan: SessionPlan; at: Map<string, number> } | null>(null);
+  const [moves, setMoves] = useState<string[]>([]);
+  if (plan && !pending && last?.plan !== plan) {
+    const at = new Map(plan.ready.map(({ bicycle, atMin }) => [bicycle, zeroMs + atMin * 60_000]));
+    if (last) {
+      const told = [...new Set([...last.at.keys(), ...at.keys()])].flatMap((bicycle) => {
+        const [from, to] = [last.at.get(bicycle) ?? null, at.get(bicycle) ?? null];
+        // A few minutes are no news.
+        if (from !== null && to !== null && Math.abs(from - to) < 30 * 60_000) return [];
+        return from === to ? [] : [say(bicycle, from, to)];
+      });
+      if (told.length > 0) setMoves(told);
+    }
+    setLast({ plan, at });
+  }
+  return moves;
+}
