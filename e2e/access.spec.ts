@@ -111,6 +111,12 @@ async function whatOpens(page: Page, look: Look, phone: boolean): Promise<void> 
   await expect(page.getByRole('dialog')).toBeVisible();
   await look('a part goes in');
   await page.keyboard.press('Escape');
+  await page.goto('/books');
+  await expect(page.getByRole('table', { name: 'Finished bicycles' })).toBeVisible();
+  await look('books');
+  await page.goto('/plan');
+  await expect(page.getByRole('group', { name: 'The plan, session by session' })).toBeVisible();
+  await look('plan');
   await page.goto('/records');
   await expect(page.getByRole('heading', { name: 'Room in this browser' })).toBeVisible();
   await look('records');

@@ -79,13 +79,23 @@ async function theListing(page) {
   await page.getByRole('textbox', { name: 'Whom it fits' }).waitFor();
 }
 
+/** The plan once it is laid out and promised. */
+async function thePlan(page) {
+  await page.getByRole('group', { name: 'The plan, session by session' }).waitFor();
+  await page
+    .getByText(/^planned for/)
+    .first()
+    .waitFor();
+  await page.waitForTimeout(2500);
+}
+
 const SHOTS = [
   { name: 'floor', path: '/' },
   { name: 'buy', path: `${TOURER}buy` },
   { name: 'look-over', path: `${TOURER}look-over`, act: openHanger },
   { name: 'decide', path: `${STAFF}decide` },
-  { name: 'strip', path: `${STAFF}strip&tray=hub.front` },
   { name: 'books', path: '/books' },
+  { name: 'plan', path: '/plan', act: thePlan },
   { name: 'clean-dark', path: `${STAFF}clean`, scheme: 'dark' },
   { name: 'overhaul', path: `${STAFF}overhaul&tray=hub.front` },
   { name: 'practice', path: '/practice', act: lockAndSpin },

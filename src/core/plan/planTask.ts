@@ -32,6 +32,9 @@ const shape = z.strictObject({
   before: z
     ._default(z.array(z.strictObject({ task: id, fromMin: moment })).check(z.maxLength(600)), [])
     .check(z.describe('a plan of before: it is kept to wherever nothing better is found')),
+  placings: z
+    .optional(z.number().check(z.multipleOf(1), z.gte(1), z.lte(1_000_000)))
+    .check(z.describe('how long it may be searched, in orders laid out; a first look asks for few')),
 });
 type Shape = z.output<typeof shape>;
 

@@ -62,19 +62,22 @@ function comesAfter(each: OpenWork, open: readonly OpenWork[]): OpenWork[] {
   const of = (...kinds: Work[]) => open.filter(({ kind }) => kinds.includes(kind));
   switch (each.kind) {
     case 'take-out':
+    case 'vinegar':
     case 'wash':
       return [];
+    case 'lift':
+      return of('vinegar');
     case 'rinse':
       return of('wash');
     case 'overhaul':
-      return [...of('rinse'), ...of('take-out').filter(isAt(each.place))];
+      return [...of('rinse', 'lift'), ...of('take-out').filter(isAt(each.place))];
     case 'job':
       // What lies in the bath is not at hand.
       return of('take-out').filter(isAt(each.place));
     case 'back':
-      return [...of('rinse'), ...of('overhaul', 'job', 'take-out').filter(isAt(each.place))];
+      return [...of('rinse', 'lift'), ...of('overhaul', 'job', 'take-out').filter(isAt(each.place))];
     case 'torque':
-      return of('job', 'overhaul', 'back', 'take-out', 'rinse');
+      return of('job', 'overhaul', 'back', 'take-out', 'rinse', 'lift');
     default:
       return open.filter(({ kind }) => RANK[kind] < RANK[each.kind]);
   }

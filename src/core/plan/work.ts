@@ -5,6 +5,8 @@ import { orderedRange, workMinutes } from '../fields';
 export const WORK = [
   'job',
   'take-out',
+  'vinegar',
+  'lift',
   'wash',
   'rinse',
   'overhaul',

@@ -6,6 +6,8 @@ import type { OpenTask } from './usePlan';
 const STAGE_OF: Record<OpenTask['kind'], Stage> = {
   job: 'decide',
   'take-out': 'clean',
+  vinegar: 'clean',
+  lift: 'clean',
   wash: 'clean',
   rinse: 'clean',
   overhaul: 'overhaul',

@@ -1,7 +1,7 @@
 'use client';
 import { useMemo, useState } from 'react';
 import type { AnswerOf } from '@/core/questions';
-import { planInput, plannedNow, promiseInput, tasksInput, zeroOf } from '@/model/plan/question';
+import { planInput, plannedNow, promiseInput, tasksInput, withPenetrant, zeroOf } from '@/model/plan/question';
 import { sessionsAhead, type Session } from '@/model/plan/sessions';
 import { useLearnt } from '../workshop/useLearnt';
 import { useNow } from '../workshop/useNow';
@@ -13,6 +13,8 @@ export type SessionPlan = AnswerOf<'plan.sessions'>;
 
 /** A plan is made anew at the soonest every so many minutes, so that it does not run under the eyes of whoever reads it. */
 const STEP_MS = 5 * 60_000;
+/** Orders that a first look lays out. */
+const FIRST_LOOK = 150;
 
 /** The moment that a plan is made from: it moves in steps. */
 function usePlanMoment(): Date {
@@ -66,31 +68,42 @@ export function usePlan(have: number, tried: Readonly<Record<string, string>>): 
     () => (found.output ? { tasks, sessions, settings, zeroMs, tried } : null),
     [found.output, tasks, sessions, settings, zeroMs, tried],
   );
-  const [asked, setAsked] = useState<{ inputs: typeof inputs; question: ReturnType<typeof planInput> | null }>({
+  const [asked, setAsked] = useState<{ inputs: typeof inputs; tasks: OpenTask[]; before: SessionPlan['plan'] }>({
     inputs: null,
-    question: null,
+    tasks: [],
+    before: [],
   });
-  const { question } = asked;
-  const { output: plan, pending, errors } = useReckon('plan.sessions', question);
+  const [first, question] = useMemo(() => {
+    const { inputs: of, tasks: now, before } = asked;
+    if (!of) return [null, null];
+    const ask = (placings?: number) => planInput(now, of.sessions, of.settings, of.zeroMs, of.tried, before, placings);
+    return [ask(FIRST_LOOK), ask()];
+  }, [asked]);
+  // A first look is there at once; the best plan that is found takes its place.
+  const quick = useReckon('plan.sessions', first);
+  const full = useReckon('plan.sessions', quick.pending ? null : question);
+  const isFull = !full.pending && full.output !== null && !quick.pending;
+  const plan = isFull ? full.output : (quick.output ?? full.output);
+  const pending = quick.pending || full.pending;
+  const { errors } = quick;
   // What is asked anew is told of the plan of before, which is kept to wherever nothing is better.
-  if (inputs !== asked.inputs)
-    setAsked({
-      inputs,
-      question:
-        inputs &&
-        planInput(inputs.tasks, inputs.sessions, inputs.settings, inputs.zeroMs, inputs.tried, plan?.plan ?? []),
-    });
+  if (inputs !== asked.inputs) setAsked({ inputs, tasks: inputs?.tasks ?? [], before: plan?.plan ?? [] });
+  else if (isFull && full.output) {
+    const instead = withPenetrant(asked.tasks, full.output);
+    if (instead !== asked.tasks) setAsked({ ...asked, tasks: instead });
+  }
   const promise = useReckon(
     'plan.promise',
     useMemo(
-      () => (question && plan && !pending && plan.plan.length > 0 ? promiseInput(question, plan.plan, tasks) : null),
-      [question, plan, pending, tasks],
+      () =>
+        question && plan && !pending && plan.plan.length > 0 ? promiseInput(question, plan.plan, asked.tasks) : null,
+      [question, plan, pending, asked.tasks],
     ),
   );
   return {
     zeroMs,
     sessions,
-    tasks,
+    tasks: asked.tasks,
     left: found.output?.left ?? [],
     later,
     plan,

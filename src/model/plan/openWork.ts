@@ -45,10 +45,15 @@ function jobsOf(bicycle: Bicycle): OpenWork[] {
 function traysOf(bicycle: Bicycle): OpenWork[] {
   const soaking = new Set(bicycle.timers.filter(({ endedAt }) => endedAt === null).flatMap(({ parts }) => parts));
   let unwashed = 0;
+  let rusty = 0;
   const rows = bicycle.trays.flatMap((tray): OpenWork[] => {
     const out = outOf(tray);
     if (out.length === 0) return [];
-    unwashed += out.filter((part) => !tray.cleaned.includes(part) && !soaking.has(`${tray.place}/${part}`)).length;
+    const dirty = out.filter((part) => !tray.cleaned.includes(part) && !soaking.has(`${tray.place}/${part}`));
+    // What is hardened never meets acid, and what nobody has asked after is not put there either.
+    const toVinegar = dirty.filter((part) => tray.soils[part] === 'rust' && tray.hardened[part] === false);
+    rusty += toVinegar.length;
+    unwashed += dirty.length - toVinegar.length;
     const label = placeLabel(tray.place);
     const isJob = bicycle.jobs.some(
       ({ decision, done, place }) => decision === 'keep' && !done && place === tray.place,
@@ -76,18 +81,14 @@ function traysOf(bicycle: Bicycle): OpenWork[] {
       },
     ];
   });
-  if (unwashed === 0) return rows;
-  const parts = unwashed === 1 ? 'one part' : `${unwashed} parts`;
+  const count = (parts: number) => (parts === 1 ? 'one part' : `${parts} parts`);
+  const soak = (kind: 'vinegar' | 'lift' | 'wash' | 'rinse', label: string, parts: number): OpenWork[] =>
+    parts === 0 ? [] : [{ ...NOTHING, id: kind, kind, place: null, label: `${label}: ${count(parts)}`, parts }];
   return [
-    { ...NOTHING, id: 'wash', kind: 'wash', place: null, label: `Into the bath: ${parts}`, parts: unwashed },
-    {
-      ...NOTHING,
-      id: 'rinse',
-      kind: 'rinse',
-      place: null,
-      label: `Out of the bath and rinse: ${parts}`,
-      parts: unwashed,
-    },
+    ...soak('vinegar', 'Into the vinegar', rusty),
+    ...soak('lift', 'Lift out of the vinegar and oil', rusty),
+    ...soak('wash', 'Into the bath', unwashed),
+    ...soak('rinse', 'Out of the bath and rinse', unwashed),
     ...rows,
   ];
 }

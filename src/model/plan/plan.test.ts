@@ -14,7 +14,7 @@ import type { WorkshopSettings } from '../settings/settings';
 import { USUAL_SETTINGS } from '../settings/usual';
 import { summaryOf } from '../summaryOf';
 import { openWorkOf } from './openWork';
-import { planInput, plannedNow, tasksInput, zeroOf } from './question';
+import { planInput, plannedNow, tasksInput, withPenetrant, zeroOf } from './question';
 import { sessionsAhead } from './sessions';
 
 const NOW = new Date(2026, 10, 30, 12, 0);
@@ -128,6 +128,30 @@ describe('tasks from the record', () => {
       'Torque round: it comes after “x”, which waits',
     ]);
     expect(unknown.tasks).toEqual([]);
+  });
+  test('vinegar only where somebody is there to lift it out in time, else penetrant, which may wait', () => {
+    const part = { place: 'hub.front', part: 'axle-nut' };
+    const out: Command = { type: 'markStep', place: 'hub.front', step: 'nuts', done: true, takes: ['axle-nut'] };
+    const soil: Command = { type: 'setSoil', ...part, soil: 'rust' };
+    const asked: Command = { type: 'sayHardened', ...part, hardened: false };
+    // What nobody has asked after may be hardened, and never meets acid.
+    expect(tasksOf(bike(bought, job('x', 'chain'), out, soil)).tasks.map(({ kind }) => kind)).toContain('wash');
+    const { tasks } = tasksOf(bike(bought, job('x', 'chain'), out, soil, asked));
+    expect(tasks.map(({ kind }) => kind)).toEqual(expect.arrayContaining(['vinegar', 'lift', 'back']));
+    const planned = (sessions: { fromMin: number; toMin: number }[], list = tasks) => {
+      const lies = sessions.map(({ fromMin, toMin }) => ({ key: '', fromMs: fromMin * 60_000, toMs: toMin * 60_000 }));
+      return planSessions.run(question.parse(planInput(list, lies, USUAL_SETTINGS, 0)));
+    };
+    // Seven in the morning after an evening: eight to twelve hours later.
+    const evening = { fromMin: 0, toMin: 60 };
+    const inTime = planned([evening, { fromMin: 600, toMin: 900 }]);
+    expect(inTime.plan.map(({ task }) => task)).toEqual(expect.arrayContaining(['b/vinegar', 'b/lift']));
+    const late = planned([evening, { fromMin: 4000, toMin: 4300 }]);
+    expect(late.unplanned.map(({ task }) => task)).toContain('b/vinegar');
+    const instead = withPenetrant(tasks, late);
+    expect(instead.find(({ kind }) => kind === 'vinegar')!.label).toMatch(/^Penetrant/);
+    expect(planned([evening, { fromMin: 4000, toMin: 4300 }], instead).unplanned).toEqual([]);
+    expect(withPenetrant(tasks, inTime)).toBe(tasks);
   });
   test('minutes as learnt, with why', () => {
     const summaries = { b: summaryOf(bike(bought, job('x', 'rim.rear'))) };

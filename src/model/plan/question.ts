@@ -42,6 +42,28 @@ export function plannedNow({ tasks }: Tasks): { tasks: Tasks['tasks']; later: st
   return { tasks: kept, later };
 }
 
+/** Penetrant works overnight and may wait as long as it likes. */
+const PENETRANT_WAIT_MIN = 720;
+
+/**
+ * Vinegar that nobody would lift out in time is left: penetrant in its stead, which may wait. Example: the next session is in three days → penetrant.
+ */
+export function withPenetrant(tasks: Tasks['tasks'], { unplanned }: Pick<Plan, 'unplanned'>): Tasks['tasks'] {
+  const lost = new Set(unplanned.map(({ task }) => task));
+  if (!tasks.some(({ kind, id }) => kind === 'vinegar' && lost.has(id))) return tasks;
+  return tasks.map((task) => {
+    if (task.kind !== 'vinegar' || !lost.has(task.id)) return task;
+    const { maxWaitMin: _none, ...rest } = task;
+    return {
+      ...rest,
+      label: task.label.replace('Into the vinegar', 'Penetrant, since nobody is here to lift it out of vinegar'),
+      waitMin: PENETRANT_WAIT_MIN,
+      uses: [],
+      holdsWhileWaiting: false,
+    };
+  });
+}
+
 /** The question for `plan.sessions`: tasks from the records, sessions from the week, pins from the hand; `tried` is a pin under the finger. */
 export function planInput(
   tasks: Tasks['tasks'],
@@ -50,6 +72,7 @@ export function planInput(
   zeroMs: number,
   tried: Readonly<Record<string, string>> = {},
   before: Plan['plan'] = [],
+  placings?: number,
 ): QuestionOf<'plan.sessions'> {
   const known = new Set(tasks.map(({ id }) => id));
   const all = { ...pins, ...tried };
@@ -97,6 +120,7 @@ export function planInput(
       return known.has(task) && fromMin >= 0 ? [{ task, fromMin }] : [];
     }),
     before: before.map(({ task, fromMin }) => ({ task, fromMin })),
+    ...(placings !== undefined && { placings }),
   };
 }
 
