@@ -16,7 +16,7 @@ import { stageOf, taskHref } from './taskHref';
 import type { OpenTask, WholePlan } from './usePlan';
 
 const MOST_NOW = 3;
-const MOST_LEFT_OUT = 4;
+const MOST_LEFT_OUT = 3;
 
 /** Why a task that could be begun is not for now. */
 function whyNot(task: OpenTask, have: number, zeroMs: number, startMin: number | null): string {
@@ -87,7 +87,7 @@ export function NowList({ whole, have, onHave }: { whole: WholePlan; have: numbe
           value={have}
           getAriaValueText={hours}
           onChange={(_event, value) => onHave(value)}
-          sx={{ width: { xs: '100%', sm: 420 }, mx: 1 }}
+          sx={{ width: { xs: '100%', sm: 320 }, mx: 1 }}
         />
       </Box>
       {late.map((task) => (

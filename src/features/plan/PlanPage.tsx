@@ -11,7 +11,7 @@ import { stageHref } from '../workshop/stageLink';
 import { TopBar } from '../top-bar/TopBar';
 import { useSettings, useWorkshop, useWorkshopState } from '../workshop/WorkshopProvider';
 import { NowList } from './NowList';
-import { momentWords } from './planWords';
+import { momentWords, promisedMs } from './planWords';
 import { ToBuy } from './ToBuy';
 import { useMoves, usePlan, type WholePlan } from './usePlan';
 
@@ -56,7 +56,7 @@ function Promises({ whole, names }: { whole: WholePlan; names: Readonly<Record<s
               <Box sx={{ textAlign: { sm: 'right' } }}>
                 <Box sx={{ fontSize: '1.3rem', fontWeight: 680, fontVariantNumeric: 'tabular-nums' }}>
                   {promise?.byMin != null
-                    ? momentWords(zeroMs + promise.byMin * 60_000)
+                    ? `by ${momentWords(promisedMs(zeroMs, promise.byMin))}`
                     : at === undefined
                       ? 'Not within these sessions'
                       : promise
@@ -170,13 +170,24 @@ export function PlanPage() {
         </Box>
       </TopBar>
       <Box component="main" sx={{ maxWidth: 1180, mx: 'auto', px: { xs: 2, md: 3 }, py: { xs: 2, md: 3 } }}>
-        <NowList whole={whole} have={have} onHave={setHave} />
+        <Box
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 3fr) minmax(0, 2fr)' },
+            columnGap: 6,
+            mb: 4,
+          }}
+        >
+          <NowList whole={whole} have={have} onHave={setHave} />
+          <Box sx={{ mt: { xs: 4, md: 0 } }}>
+            <Promises whole={whole} names={names} />
+          </Box>
+        </Box>
         {whole.errors.map((error) => (
           <Box key={error.path} role="alert">
             {error.message}
           </Box>
         ))}
-        <Promises whole={whole} names={names} />
         <Section
           title="The plan"
           aside={
@@ -190,7 +201,7 @@ export function PlanPage() {
             </Button>
           }
         >
-          <Box role="status" aria-label="What moved" sx={{ minHeight: 24, fontWeight: 620 }}>
+          <Box role="status" aria-label="What moved" sx={{ fontWeight: 620 }}>
             {moves.join(' ')}
           </Box>
           {apart > 1 && (

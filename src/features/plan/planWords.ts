@@ -12,3 +12,9 @@ export const spanWords = (fromMs: number, toMs: number): string =>
 /** The day of a session. Example: "Tue 2 Dec". */
 export const dayWords = (ms: number): string =>
   new Date(ms).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
+
+const HALF_HOUR_MS = 30 * 60_000;
+
+/** A promise is said by the half hour, and never earlier than it was reckoned. Example: 10:05 is said as 10:30. */
+export const promisedMs = (zeroMs: number, byMin: number): number =>
+  Math.ceil((zeroMs + byMin * 60_000) / HALF_HOUR_MS) * HALF_HOUR_MS;
