@@ -56,7 +56,7 @@ async function otherViews(page: Page, look: Look): Promise<void> {
   await look('tray');
   for (const place of ['hub.front', 'headset', 'pedal.left']) {
     await go(page, `${STAFF}overhaul&tray=${place}&show=look.measure.set.round.after.next`);
-    await expect(page.getByRole('heading', { name: 'When next' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Next service' })).toBeVisible();
     await look(`overhaul ${place}`);
   }
   await go(page, '/practice');
@@ -86,12 +86,12 @@ async function whatOpens(page: Page, look: Look, phone: boolean): Promise<void> 
     await look('more');
     await page.keyboard.press('Escape');
   }
-  await page.getByRole('button', { name: 'A bicycle comes in' }).click();
+  await page.getByRole('button', { name: 'Add a bicycle' }).click();
   await expect(page.getByLabel(/What is it/)).toBeVisible();
-  await look('a bicycle comes in');
+  await look('add a bicycle');
   await page.keyboard.press('Escape');
   await page.goto(`${STAFF}strip`);
-  await page.getByRole('button', { name: /put down.*correct it/ }).click();
+  await page.getByRole('button', { name: /logged.*correct it/ }).click();
   await expect(page.getByRole('menuitem').first()).toBeVisible();
   await look('the clock');
   await page.keyboard.press('Escape');

@@ -97,7 +97,7 @@ test('a rear hub, from its feel before to its feel after, and when it is due aga
 
   await openPart(page, /^Set the cone/);
   await setIt(page);
-  await openPart(page, /^Round the turn/);
+  await openPart(page, /^Feel at four points/);
   for (const [point, feel] of [
     ['12', 'Smooth'],
     ['3', 'Tick'],
@@ -109,7 +109,7 @@ test('a rear hub, from its feel before to its feel after, and when it is due aga
   await openPart(page, /^After/);
   await note(page, 'last', 'Light rumble', 'No play');
   await expect(page.getByRole('table', { name: 'Before and after' })).toContainText('gritty');
-  await openPart(page, /^When next/);
+  await openPart(page, /^Next service/);
   await expect(page.getByText('look at it again, in 6 months')).toBeVisible();
 
   const [file] = await Promise.all([
@@ -150,7 +150,7 @@ test('a headset: retainers, the adjustable cup, felt before and after', async ({
     .getByRole('button', { name: /^Tight/ })
     .click();
   await expect(page.getByText('at the tip of a 250 mm headset spanner')).toBeVisible();
-  await page.getByRole('button', { name: 'Take it back' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
   await setIt(page);
   await openPart(page, /^After/);
   await note(page, 'last', 'Smooth', 'No play');

@@ -60,9 +60,9 @@ test('a torque round from two metres: the band is large, a reading under it is s
     .getByText('16 to 24 N·m')
     .evaluate((element) => parseFloat(getComputedStyle(element).fontSize));
   expect(size).toBeGreaterThan(60);
-  await page.getByLabel('Wrench said').fill('12');
+  await page.getByLabel('Torque reading').fill('12');
   await expect(page.getByText('under its band')).toBeVisible();
-  await page.getByLabel('Wrench said').fill('20');
+  await page.getByLabel('Torque reading').fill('20');
   await expect(page.getByText('within its band')).toBeVisible();
   await page.keyboard.press('Enter');
   await expect(page.getByText(/signed: 20 N·m/)).toBeVisible();

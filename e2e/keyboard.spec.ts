@@ -37,7 +37,7 @@ test('a second bicycle is added and taken through all nine stages without a mous
   await openDemo(page);
   const button = (name: string | RegExp) => page.getByRole('button', { name }).first();
 
-  await press(page, button('A bicycle comes in'));
+  await press(page, button('Add a bicycle'));
   await expect(page.getByLabel(/What is it/)).toBeFocused();
   await page.keyboard.type('Blue shopper with a basket');
   await page.keyboard.press('Enter');
@@ -66,7 +66,7 @@ test('a second bicycle is added and taken through all nine stages without a mous
     await expect(open).toContainText('Brake lever, right');
     await page.keyboard.press('Enter');
     await expect(open).toContainText('Grip or tape, left');
-    await expect(page.getByText('41 of 43 places not looked at, which is not fine')).toBeVisible();
+    await expect(page.getByText('41 of 43 places still to check')).toBeVisible();
     await press(page, placeRow(page, 'Chain'));
     await type(page, page.getByLabel('Length over them'), '309.2');
     await expect(page.getByText(/past 1\.25 %/).first()).toBeVisible();
@@ -118,13 +118,13 @@ test('a second bicycle is added and taken through all nine stages without a mous
     await press(page, button(/^Set the cone/));
     await press(page, button(/^Tight drags/), 'Space');
     await expect(page.getByText(/1 trial ·/)).toBeVisible();
-    await press(page, page.getByRole('button', { name: 'Take it back' }).last());
+    await press(page, page.getByRole('button', { name: 'Undo' }).last());
     await expect(page.getByText(/0 trials ·/)).toBeVisible();
   });
 
   await test.step('Rebuild', async () => {
     await stage(page, 'Rebuild');
-    await type(page, page.getByLabel('Wrench said').first(), '20');
+    await type(page, page.getByLabel('Torque reading').first(), '20');
     await expect(page.getByText('within its band').first()).toBeVisible();
     await expect(page.getByText(/^1 of \d+ signed/)).toBeVisible();
   });

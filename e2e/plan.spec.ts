@@ -30,6 +30,8 @@ test('forty minutes, what is left alone and why, and a cancelled evening moves t
   await page.keyboard.press('End');
   await expect(page.getByText('4 h', { exact: true })).toBeVisible();
 
+  await page.keyboard.press('Home');
+  await reckoned(page);
   await page
     .getByRole('button', { name: /^Cancel: / })
     .first()

@@ -55,7 +55,7 @@ test('what goes between: planned, confirmed by a tap; grease on carbon is asked 
 test('the torque round by keys: done or checked, found loose, its own figure, and no bolt of 400', async ({ page }) => {
   await openDemo(page, REBUILD);
   const faceplate = page.getByRole('listitem').filter({ hasText: 'Faceplate bolts' });
-  const field = faceplate.getByRole('textbox', { name: 'Wrench said' });
+  const field = faceplate.getByRole('textbox', { name: 'Torque reading' });
   await field.fill('400');
   await field.press('Enter');
   await expect(faceplate.getByText('no bolt here takes that')).toBeVisible();

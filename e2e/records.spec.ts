@@ -48,11 +48,11 @@ test('out, into an empty browser, and the same is there; a second time nothing i
   const other = await browser.newContext();
   const empty = await other.newPage();
   await records(empty, 'own');
-  const choose = () => empty.getByLabel('Choose a file to take in').setInputFiles(file);
+  const choose = () => empty.getByLabel('Choose a file to import').setInputFiles(file);
   await choose();
   await expect(empty.getByText('14 bicycles new.')).toBeVisible();
-  await empty.getByRole('button', { name: 'Take it in' }).click();
-  await expect(empty.getByText('Taken in.')).toBeVisible();
+  await empty.getByRole('button', { name: 'Import it' }).click();
+  await expect(empty.getByText('Imported.')).toBeVisible();
   expect(await kept(empty, 'own')).toEqual(before);
   await empty.goto('/bike?id=green-tourer&stage=strip&tray=hub.front');
   await expect(empty.getByRole('button', { name: /^Photograph of/ }).locator('img')).toBeVisible();
@@ -62,7 +62,7 @@ test('out, into an empty browser, and the same is there; a second time nothing i
   await expect(empty.getByText(/^(14 the same|1 newer here, 13 the same)\.$/)).toBeVisible();
   const damaged = readFileSync(file).subarray(0, 4000);
   await empty
-    .getByLabel('Choose a file to take in')
+    .getByLabel('Choose a file to import')
     .setInputFiles({ name: 'half.zip', mimeType: 'application/zip', buffer: damaged });
   await expect(empty.getByRole('alert').filter({ hasText: 'damaged, cut off' })).toBeVisible();
   await other.close();
@@ -88,8 +88,8 @@ test('from phone to laptop by a code, changed on both, and merged with what was 
   const laptop = await other.newPage();
   await records(laptop, 'own');
   await fetchIt(laptop, code);
-  await laptop.getByRole('button', { name: 'Take it in' }).click();
-  await expect(laptop.getByText('Taken in.')).toBeVisible();
+  await laptop.getByRole('button', { name: 'Import it' }).click();
+  await expect(laptop.getByText('Imported.')).toBeVisible();
   await fetchIt(laptop, code);
   await expect(laptop.getByText(/No parcel lies under that code/)).toBeVisible();
 
@@ -100,8 +100,8 @@ test('from phone to laptop by a code, changed on both, and merged with what was 
   await read(laptop.getByLabel('Paid for it'), '95');
   await fetchIt(page, await send(laptop));
   await expect(page.getByText('1 changed in both.')).toBeVisible();
-  await page.getByRole('button', { name: 'Take it in' }).click();
-  await expect(page.getByText('Taken in.')).toBeVisible();
+  await page.getByRole('button', { name: 'Import it' }).click();
+  await expect(page.getByText('Imported.')).toBeVisible();
   await page.goto('/bike?id=green-tourer&stage=buy');
   await expect(page.getByLabel('Paid for it')).toHaveValue('95');
   await expect(page.getByText(/Entered twice, asked for it: it stands as €120/)).toBeVisible();

@@ -83,8 +83,11 @@ test('a bicycle is sold by what can be shown: listing, price, folder, sheet, pas
       buffer: Buffer.from(passport),
     });
   await expect(page.getByText(/New:/)).toBeVisible();
-  await page.getByRole('button', { name: /^Take/ }).first().click();
-  await expect(page.getByText(/taken in|is in/i).first()).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Import it/ })
+    .first()
+    .click();
+  await expect(page.getByText(/imported|is in/i).first()).toBeVisible();
   await page.goto('/bike?id=lantern-commuter&stage=prove&workshop=own');
   await expect(page.getByRole('main')).toContainText(/signed|passed/i);
   await page.goto('/bike?id=lantern-commuter&stage=buy&workshop=own');

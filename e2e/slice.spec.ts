@@ -52,7 +52,7 @@ test('the green tourer goes from the door to its buyer by mouse, and is there ag
     await page.getByRole('group', { name: 'Right arm' }).getByRole('button', { name: 'Firm' }).click();
     await expect(page.getByText('square hole')).toBeVisible();
     await reload(page);
-    await expect(page.getByText('40 of 45 places not looked at, which is not fine')).toBeVisible();
+    await expect(page.getByText('40 of 45 places still to check')).toBeVisible();
     await expect(check('Chain')).toContainText('Watch');
     await expect(check('Crank arm, left')).toContainText('Unsafe');
     await expect(check('Front rim')).toContainText('Not looked at');
@@ -126,9 +126,9 @@ test('the green tourer goes from the door to its buyer by mouse, and is there ag
     await page.getByRole('button', { name: /^Start Tank, warm, 10 min/ }).click();
     await expect(page.getByText('A closed page is silent', { exact: false })).toBeVisible();
     await page.getByRole('button', { name: 'Close', exact: true }).click();
-    await expect(page.getByRole('timer')).toContainText(/^out by \d\d:\d\d$/);
+    await expect(page.getByRole('timer')).toContainText(/^take out at \d\d:\d\d$/);
     await expect(page.getByText(/^9:\d\d left/)).toBeVisible();
-    await expect(page.getByText(/out by \d\d:\d\d/).first()).toBeVisible();
+    await expect(page.getByText(/take out at \d\d:\d\d/).first()).toBeVisible();
   });
 
   await test.step('Overhaul', async () => {
@@ -160,7 +160,7 @@ test('the green tourer goes from the door to its buyer by mouse, and is there ag
     await expect(page.getByText('12°', { exact: true })).toBeVisible();
     const feel = page.getByRole('group', { name: 'How does it feel?' });
     await feel.getByRole('button', { name: /^Tight/ }).click();
-    await expect(page.getByText(/^Open \d+ mm$/)).toBeVisible();
+    await expect(page.getByText(/^Loosen \d+ mm$/)).toBeVisible();
     await expect(page.getByText(/1 trial ·/)).toBeVisible();
     await page.getByRole('group', { name: 'Felt with the skewer' }).getByRole('button', { name: 'Open' }).click();
     await feel.getByRole('button', { name: /^A tick/ }).click();
@@ -189,9 +189,9 @@ test('the green tourer goes from the door to its buyer by mouse, and is there ag
     await toStage(page, 'rebuild');
     const stem = page.getByRole('listitem').filter({ hasText: 'Stem expander bolt' });
     await expect(stem).toContainText('16–24');
-    await read(stem.getByLabel('Wrench said'), '30');
+    await read(stem.getByLabel('Torque reading'), '30');
     await expect(stem).toContainText('over its band');
-    await read(stem.getByLabel('Wrench said'), '20');
+    await read(stem.getByLabel('Torque reading'), '20');
     await expect(stem).toContainText('within its band');
     await expect(page.getByRole('listitem').filter({ hasText: 'Pedal, left' })).toContainText('LEFT-hand thread');
     await page.getByRole('button', { name: 'Sign by feel: Front quick release' }).click();
@@ -234,14 +234,14 @@ test('the green tourer goes from the door to its buyer by mouse, and is there ag
     await read(page.getByLabel('Paid', { exact: true }), '10');
     await read(page.getByLabel('In the pack'), '20');
     await read(page.getByLabel('Used here'), '6');
-    await page.getByRole('button', { name: 'Put it down' }).click();
+    await page.getByRole('button', { name: 'Add it' }).click();
     await expect(
       page.getByText('€9.00 of parts and the road went into this bicycle; €7.00 is left in the drawer'),
     ).toBeVisible();
     await read(page.getByLabel('Sold for'), '300');
-    await page.getByRole('button', { name: 'Put time down' }).click();
+    await page.getByRole('button', { name: 'Log time' }).click();
     await page.getByRole('dialog').getByLabel('Minutes').fill('300');
-    await page.getByRole('dialog').getByRole('button', { name: 'Put it down' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Add it' }).click();
     await expect(page.getByText('€201.00', { exact: true }).first()).toBeVisible();
     // Five hours by hand and the seconds that kept themselves.
     await expect(page.getByText(/^€(39|40)\.\d\d$/).first()).toBeVisible();

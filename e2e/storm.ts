@@ -89,7 +89,7 @@ export async function storm(context: BrowserContext, address: string, changes: n
       // The button of a note takes it back in words of its own; what goes is what was pressed.
       const row = page.getByRole('list', { name: 'Notes' }).locator('li').last();
       const words = (await row.locator('div > div').first().textContent())!;
-      await row.getByRole('button', { name: 'Take it back' }).click();
+      await row.getByRole('button', { name: 'Undo' }).click();
       await noted(page).getByText(words, { exact: true }).waitFor({ state: 'detached' });
       own.delete(words);
       told.acknowledged++;

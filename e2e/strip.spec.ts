@@ -113,7 +113,7 @@ test('a soak goes on while the page is closed, and says so when it is opened too
     .click();
   await page.getByRole('option', { name: 'Oil' }).click();
   await page.getByRole('button', { name: /^Start Tank, warm, 10 min/ }).click();
-  await expect(page.getByText(/out by \d\d:\d\d/).last()).toBeVisible();
+  await expect(page.getByText(/take out at \d\d:\d\d/).last()).toBeVisible();
   const downloading = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Calendar alarm' }).click();
   const calendar = readFileSync(await (await downloading).path(), 'utf8');
@@ -178,7 +178,7 @@ test('stock goes out and in as a table; a part of a tray goes into the drawer an
   const changed = csv.replace('5/16 in x 26', '5/16 in x 26 tpi bright');
   const take = (text: string) =>
     page
-      .getByLabel('Take in a CSV of stock')
+      .getByLabel('Import a CSV of stock')
       .setInputFiles({ name: 'stock.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
   await take(changed);
   await expect(list.getByRole('row').filter({ hasText: 'bright' })).toHaveCount(1);

@@ -118,10 +118,10 @@ test('a page that dies while it takes in: the next start says so, and it is fini
     await page.goto('/?workshop=own');
     await page.goto('/records');
     await page
-      .getByLabel('Choose a file to take in')
+      .getByLabel('Choose a file to import')
       .setInputFiles({ name: 'workshop.zip', mimeType: 'application/zip', buffer });
     await expect(page.getByText('150 bicycles new.')).toBeVisible();
-    await page.getByRole('button', { name: 'Take it in' }).click();
+    await page.getByRole('button', { name: 'Import it' }).click();
     await page.waitForFunction(() => /(^|\D)([2-9]\d|1[0-3]\d) of 150/.test(document.body.innerText), null, {
       polling: 5,
     });

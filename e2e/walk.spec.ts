@@ -89,7 +89,7 @@ test('ten minutes at the stand: readings, verdicts and what was skipped', async 
   await page.getByRole('option', { name: '11 at the back' }).click();
   await expect(check('Chain')).toContainText('Replace');
   await page.keyboard.press('Escape');
-  await expect(page.getByText('42 of 45 places not looked at, which is not fine')).toBeVisible();
+  await expect(page.getByText('42 of 45 places still to check')).toBeVisible();
   await toStage(page, 'prove');
   const open = page.locator('#stands-open');
   await expect(open.getByText('Fork: unsafe as last seen')).toBeVisible();
@@ -106,7 +106,7 @@ test('hours keep themselves: a long quiet is asked about once, and what counts f
   await openDemo(page);
   await page.clock.install();
   await page.goto('/bike?id=ferry-staff-7&stage=overhaul&tray=hub.front');
-  await expect(page.getByRole('button', { name: /put down, the clock runs/ }).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: /logged, the clock runs/ }).first()).toBeVisible();
   await page.clock.runFor('08:00');
   await page.getByRole('heading', { name: 'Front hub' }).click();
   await page.clock.runFor('12:00');
@@ -118,7 +118,7 @@ test('hours keep themselves: a long quiet is asked about once, and what counts f
   await page.getByText(/in \d entries/).click();
   await expect(page.getByRole('main')).toContainText(/Open and overhaul the front hub\s*8 min/);
   await page
-    .getByRole('button', { name: /put down/ })
+    .getByRole('button', { name: /logged/ })
     .first()
     .click();
   await page.getByRole('menuitem', { name: '15 min more on Hand over' }).click();

@@ -114,7 +114,7 @@ test('a wheel in the stand, by keys: tension first, the round, the third nipple 
   }
   await expect(wants(page)).toContainText('True: all that was read lies inside');
   expect(await sideways(page)).toBeLessThanOrEqual(0.5);
-  await press(page, 'Put down as trued');
+  await press(page, 'Note as trued');
   // The sheet knows it, and the look after fifty kilometres is dated.
   await page.goto('/bike?id=green-tourer&stage=hand-over');
   await expect(page.getByText(/Second look by .* or after fifty kilometres: spokes settle/)).toHaveCount(1);

@@ -130,7 +130,7 @@ describe('a rock at the rim', () => {
   });
 });
 
-describe('what like ones fetched', () => {
+describe('from sold prices', () => {
   const today = '2026-11-27';
   const sales = (...rows: [number, string | null][]) =>
     rows.map(([price, soldOn], i) => ({ id: `s${i}`, label: 'one', price, soldOn }));

@@ -99,7 +99,7 @@ describe('bench mode', () => {
     await userEvent.keyboard('u');
     await heading('Handlebar clamp bolt');
     expect(record().signatures).toEqual([]);
-    await userEvent.type(screen.getByLabelText('Wrench said'), '11');
+    await userEvent.type(screen.getByLabelText('Torque reading'), '11');
     expect(screen.getByText('within its band')).toBeInTheDocument();
     await userEvent.keyboard('{Enter}');
     await userEvent.click(screen.getByRole('button', { name: 'By feel, and it holds' }));

@@ -75,7 +75,7 @@ describe('hours that keep themselves', () => {
   });
 
   const openMenu = async () => {
-    act(() => screen.getByRole('button', { name: /put down/ }).click());
+    act(() => screen.getByRole('button', { name: /logged/ }).click());
     // The menu comes when it is opened.
     await act(async () => void (await import('./clock/ClockMenu')));
   };

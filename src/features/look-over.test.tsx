@@ -96,7 +96,7 @@ describe('the look-over by keys', () => {
   test('the quick set is fifteen places', async () => {
     await drawStage(Look);
     await userEvent.click(screen.getByRole('button', { name: /^Quick/ }));
-    expect(screen.getByText('15 of 15 places not looked at, which is not fine')).toBeInTheDocument();
+    expect(screen.getByText('15 of 15 places still to check')).toBeInTheDocument();
   });
 
   test('four clock points draw the push; squeezed pairs draw the ring', async () => {

@@ -123,7 +123,7 @@ describe('one bicycle, one memory: nothing that the record holds is asked again'
   test('what was tapped at the door is taken back where it is seen', async () => {
     const { record } = await drawStage(known(LookOverStage), [tap('hub-rear', 'fine')]);
     await userEvent.click(await placeRow('Rear hub'));
-    await userEvent.click(await screen.findByRole('button', { name: 'Take it back' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Undo' }));
     expect(record().door).toEqual({});
   });
 

@@ -46,7 +46,7 @@ describe('notes', () => {
       ['chain', 'Link is stiff'],
       ['chain', 'And rusty'],
     ]);
-    await userEvent.click(screen.getAllByRole('button', { name: 'Take it back' })[0]!);
+    await userEvent.click(screen.getAllByRole('button', { name: 'Undo' })[0]!);
     expect(within(screen.getByRole('list', { name: 'Notes' })).queryByText('Link is stiff')).toBeNull();
     expect(record().notes).toHaveLength(2);
   });

@@ -257,7 +257,7 @@ describe('Rebuild', () => {
     const clamp = (await screen.findByText(/Steerer clamp bolts/)).closest('li')!;
     await userEvent.click(within(clamp).getByRole('button', { name: /By feel|Sign by feel/ }));
     expect(clamp).toHaveTextContent('the wrench is asked for here');
-    await userEvent.type(within(clamp).getByLabelText('Wrench said'), '2{Enter}');
+    await userEvent.type(within(clamp).getByLabelText('Torque reading'), '2{Enter}');
     expect(clamp).toHaveTextContent('under its band');
     expect(record().signatures.map((row) => row.how)).toEqual(['feel', 'wrench']);
   });
@@ -427,7 +427,7 @@ describe('Hand over', () => {
     expect(screen.getByText('only 20 in the pack')).toBeInTheDocument();
     await userEvent.clear(screen.getByLabelText('Used here'));
     await userEvent.type(screen.getByLabelText('Used here'), '6{Enter}');
-    await userEvent.click(button('Put it down'));
+    await userEvent.click(button('Add it'));
     expect(record().lines).toMatchObject([{ label: 'Balls', paid: 1000, packQty: 20, usedQty: 6 }]);
     expect(await screen.findByText(/€3.00 of parts went into this bicycle; €7.00 is left/)).toBeInTheDocument();
   });

@@ -202,7 +202,7 @@ describe('a sentence to bargain with', () => {
   });
 });
 
-describe('what like ones fetched', () => {
+describe('from sold prices', () => {
   const today = '2026-11-25';
   const sales = (prices: number[], soldOn: string | null = today) =>
     prices.map((price, i) => ({ id: String(i), label: `bicycle ${i}`, price, soldOn }));

@@ -5,7 +5,7 @@ import { kindOfPlace } from '../money/workKinds';
 import type { Range } from '../fields';
 import { work } from './data/work';
 import type { PlanTask } from './planTask';
-import { openWork, WORK, type OpenWork, type Work } from './work';
+import { MOST_OPEN, openWork, WORK, type OpenWork, type Work } from './work';
 
 const input = z.strictObject({
   bicycles: z
@@ -13,7 +13,7 @@ const input = z.strictObject({
       z.strictObject({
         id: z.string().check(z.minLength(1), z.maxLength(100)),
         name: z.string().check(z.maxLength(200)),
-        open: z.array(openWork).check(z.maxLength(300)),
+        open: z.array(openWork).check(z.maxLength(MOST_OPEN)),
       }),
     )
     .check(z.maxLength(500)),

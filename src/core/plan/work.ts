@@ -37,3 +37,6 @@ export const openWork = z.strictObject({
   waitsFor: z.nullable(z.string().check(z.maxLength(200))),
 });
 export type OpenWork = z.output<typeof openWork>;
+
+/** Of what is open on one bicycle so much is planned at once; the rest follows when some of it is done. */
+export const MOST_OPEN = 100;

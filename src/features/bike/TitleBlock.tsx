@@ -97,7 +97,7 @@ export function TitleBlock({
         label="Not looked at"
         value={missing === null ? '…' : missing === 0 ? 'none' : missing === 1 ? '1 place' : `${missing} places`}
       />
-      <Cell label="Time put down" value={clock} />
+      <Cell label="Time logged" value={clock} />
     </Box>
   );
 }

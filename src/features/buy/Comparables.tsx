@@ -93,7 +93,7 @@ export function Comparables({ bicycle, send }: StageProps) {
     found.range.likely === resale.likely &&
     found.range.high === resale.high;
   return (
-    <Section title="What like ones fetched" aside={feedAt ? `feed of ${dayOf(feedAt)}` : undefined}>
+    <Section title="Sold prices" aside={feedAt ? `feed of ${dayOf(feedAt)}` : undefined}>
       {rows.length > 0 && found && (
         <PriceDots
           dots={rows.map((row) => ({ ...row, out: leftOut.has(row.id), weight: used.get(row.id) ?? 0.3 }))}

@@ -16,7 +16,7 @@ export function BenchTimers({ bicycle }: { bicycle: Bicycle }) {
         <Box key={timer.id} sx={{ fontWeight: dueAtMs <= now.getTime() ? 700 : 400 }}>
           {dueAtMs <= now.getTime()
             ? `Time is up: ${timer.label}`
-            : `${timer.label}: out by ${clockTime(new Date(dueAtMs))}`}
+            : `${timer.label}: take out at ${clockTime(new Date(dueAtMs))}`}
         </Box>
       ))}
     </Box>

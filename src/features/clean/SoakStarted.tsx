@@ -23,7 +23,7 @@ export function SoakStarted({ timer, onClose }: { timer: Timer; onClose(): void 
     >
       <Box sx={{ fontSize: '1.1rem' }}>{timer.label}</Box>
       <Box sx={{ fontSize: { xs: '3.2rem', sm: '5rem' }, fontWeight: 700, lineHeight: 1.05, my: 1 }}>
-        out by {clockTime(dueAt)}
+        take out at {clockTime(dueAt)}
       </Box>
       {timer.maxMinutes !== null && (
         <Box sx={{ fontSize: '1.3rem', fontWeight: 640 }}>never past {clockTime(after(timer.maxMinutes))}</Box>

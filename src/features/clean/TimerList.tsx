@@ -49,7 +49,7 @@ export function TimerList({ bicycle, send }: StageProps) {
                   color: up ? stateColour('unsafe') : 'text.primary',
                 }}
               >
-                {up ? 'Time is up' : `out by ${clockTime(new Date(dueAtMs))}`}
+                {up ? 'Time is up' : `take out at ${clockTime(new Date(dueAtMs))}`}
               </Box>
               <Box sx={{ color: 'text.secondary', fontSize: '0.88rem' }}>
                 {up

@@ -61,7 +61,7 @@ export function ClockMenu({
           </MenuItem>,
         ]
       )}
-      <MenuItem onClick={then(onPutDown)}>Put time down…</MenuItem>
+      <MenuItem onClick={then(onPutDown)}>Log time…</MenuItem>
       {corrections.map((by) => (
         <MenuItem key={by} onClick={then(() => onCorrect(by))}>
           {by > 0 ? `${by} min more` : `${-by} min less`} on {stageLabel}

@@ -70,7 +70,7 @@ export function TimeDialog({
   };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="time-title">
-      <DialogTitle id="time-title">{entry ? 'Put this time right' : 'Put time down'}</DialogTitle>
+      <DialogTitle id="time-title">{entry ? 'Put this time right' : 'Log time'}</DialogTitle>
       <DialogContent>
         <Box data-readings sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2, pt: 1 }}>
           <ReadingField
@@ -133,7 +133,7 @@ export function TimeDialog({
         </Button>
         {/* What is typed is put down as the field is left, which is what pressing this does: it waits for no Enter. */}
         <Button variant="contained" disabled={!isDay} onClick={put}>
-          Put it down
+          Add it
         </Button>
       </DialogActions>
     </Dialog>

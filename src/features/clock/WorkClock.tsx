@@ -54,7 +54,7 @@ export function WorkClock({ bicycle, send, stage, clock }: StageProps & { stage:
       <Button
         color="inherit"
         onClick={(event) => setAnchor(event.currentTarget)}
-        aria-label={`${hours(Math.floor(whole))} put down${running ? (paused ? ', the clock stands still' : ', the clock runs') : ''}: correct it`}
+        aria-label={`${hours(Math.floor(whole))} logged${running ? (paused ? ', the clock stands still' : ', the clock runs') : ''}: correct it`}
         aria-haspopup="menu"
         sx={{
           p: 0,

@@ -153,9 +153,7 @@ function Sum({
   const { most, price, room } = found?.limit ?? { most: null, price: null, room: null };
   return (
     <Section
-      title={
-        tried ? 'What if: the sum, without spoiling the plan' : customer ? 'The sum' : 'The sum against your limit'
-      }
+      title={tried ? 'What if: the cost, without spoiling the plan' : customer ? 'Cost' : 'Cost against limit'}
       aside={`${kept} kept${undecided ? `, ${undecided} needed and not decided yet` : ''}`}
     >
       <Box
@@ -167,7 +165,7 @@ function Sum({
           ...(tried && { borderLeft: '5px solid', borderColor: 'primary.main', pl: 2 }),
         }}
       >
-        <BigNumber value={hours(minutes)} label={`work, likely; ${hours(worked)} put down, ${hours(open)} left`} />
+        <BigNumber value={hours(minutes)} label={`work, likely; ${hours(worked)} logged, ${hours(open)} left`} />
         <BigNumber value={money(parts, currency, true)} label="parts, likely" />
         {most !== null && <BigNumber value={money(most, currency, true)} label="your limit" />}
         {room !== null && price && (

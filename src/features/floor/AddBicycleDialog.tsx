@@ -41,7 +41,7 @@ export function AddBicycleDialog({ onClose }: { onClose(): void }) {
 
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="add-title">
-      <DialogTitle id="add-title">A bicycle comes in</DialogTitle>
+      <DialogTitle id="add-title">Add a bicycle</DialogTitle>
       <DialogContent>
         <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 300px' }, gap: 3, pt: 1 }}>
           <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>

@@ -117,7 +117,7 @@ export function Floor() {
                 </Typography>
                 <Standing rows={all.filter((row) => row.archivedAt === null)} nowMs={now.getTime()} />
               </Box>
-              <AddBicycle label="A bicycle comes in" open={adding} onOpen={setAdding} />
+              <AddBicycle label="Add a bicycle" open={adding} onOpen={setAdding} />
             </Box>
             {(all.length > 3 || away > 0) && (
               <FloorTools

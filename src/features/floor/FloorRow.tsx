@@ -157,7 +157,7 @@ export const FloorRow = memo(function FloorRow({
                 sx={timer.dueAtMs <= nowMs ? { fontWeight: 640, color: stateColour('unsafe') } : undefined}
               >
                 {timer.dueAtMs > nowMs
-                  ? `${timer.label}: out by ${clockTime(new Date(timer.dueAtMs))}`
+                  ? `${timer.label}: take out at ${clockTime(new Date(timer.dueAtMs))}`
                   : `${timer.label}: time is up since ${clockTime(new Date(timer.dueAtMs))}`}
               </Box>
             ))}

@@ -45,7 +45,7 @@ export function FloorTools({
       />
       <TextField
         select
-        label="In order of"
+        label="Sort by"
         value={order}
         onChange={(event) => onOrder(event.target.value as FloorOrder)}
         sx={{ minWidth: 210 }}

@@ -305,7 +305,7 @@ export function GaugeDrawer({ onClose }: { onClose(): void }) {
                 onClick={() => set({ kind, readings: {} })}
                 sx={{ minHeight: 56 }}
               >
-                Afresh
+                Start again
               </Button>
             </Box>
             <Box key={kind} sx={{ display: 'grid', gap: 2 }}>

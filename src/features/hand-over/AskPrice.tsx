@@ -157,7 +157,7 @@ export function AskPrice({ bicycle, send }: StageProps) {
             kind="money"
             unit={currency}
             width={180}
-            help={appraisal.resale.likely > 0 ? 'likely, as at Buy' : 'what like ones fetched'}
+            help={appraisal.resale.likely > 0 ? 'likely, as at Buy' : 'from sold prices'}
             value={appraisal.resale.likely || null}
             onCommit={(likely) =>
               send({

@@ -74,7 +74,7 @@ function Earned({ bicycle }: Pick<StageProps, 'bicycle'>) {
         />
         <BigNumber
           value={result.hourly === null || worked < LEAST_HOUR ? '–' : money(result.hourly, currency)}
-          label={worked < LEAST_HOUR ? 'an hour: under an hour is put down' : 'an hour'}
+          label={worked < LEAST_HOUR ? 'an hour: under an hour is logged' : 'an hour'}
         />
         <BigNumber value={hours(worked)} label="of work" />
         <BigNumber value={money(result.outlay, currency)} label="laid out" />

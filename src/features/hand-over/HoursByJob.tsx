@@ -54,7 +54,7 @@ export function HoursByJob({ bicycle, send }: StageProps) {
       )}
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center', mt: 1 }}>
         <Button variant="outlined" color="inherit" sx={{ minHeight: 48 }} onClick={() => setOpen('new')}>
-          Put time down
+          Log time
         </Button>
       </Box>
       {bicycle.minutes.length > 0 && (

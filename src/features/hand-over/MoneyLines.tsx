@@ -203,7 +203,7 @@ export function MoneyLines({ bicycle, send }: StageProps) {
           </TextField>
         )}
         <Button variant="outlined" disabled={!ready} onClick={add}>
-          Put it down
+          Add it
         </Button>
       </Box>
     </>

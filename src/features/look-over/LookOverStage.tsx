@@ -56,7 +56,7 @@ export function LookOverStage({ bicycle, send, lookOver, place: open, onPlace: o
     set === 'complaint' || !checks || !lookOver
       ? undefined
       : [
-          missing ? `${missing} of ${shown.length} places not looked at, which is not fine` : 'every place looked at',
+          missing ? `${missing} of ${shown.length} places still to check` : 'every place looked at',
           missing < shown.length && unmeasured > 0 && `${unmeasured} of ${readings.length} not measured`,
           again > 0 && `${again} to look at again`,
         ]
@@ -108,7 +108,7 @@ export function LookOverStage({ bicycle, send, lookOver, place: open, onPlace: o
           <Choices<LookSet> label="How much" options={SETS} value={set} onChoose={setSet} />
           {set !== 'complaint' && (
             <Choices
-              label="Seen from now on"
+              label="Condition when checked"
               options={SEEN_CHOICES}
               value={bicycle.seenAs}
               onChoose={(seenAs) => send({ type: 'seenFromNow', seenAs })}

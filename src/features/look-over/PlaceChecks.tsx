@@ -47,7 +47,7 @@ function Found({ finding, onBack }: { finding: Finding; onBack: (() => void) | n
         </Box>
         {looked && onBack && (
           <Button size="small" color="inherit" onClick={onBack}>
-            Take it back
+            Undo
           </Button>
         )}
       </Box>

@@ -31,7 +31,7 @@ function NoteRow({ note, onWithdraw }: { note: Note; onWithdraw(): void }) {
         <Box sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>{dayOf(note.at)}</Box>
       </Box>
       <Button size="small" color="inherit" onClick={onWithdraw}>
-        Take it back
+        Undo
       </Button>
     </Box>
   );

@@ -164,7 +164,7 @@ export function Balls({
       )}
       <Box sx={{ mt: 2, display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'end' }}>
         <Choices
-          label={`They go back or not; house rule: ${settings.rules.reuseBalls === 'never' ? 'always new ones' : 'again if bright'}`}
+          label={`Reuse the balls? House rule: ${settings.rules.reuseBalls === 'never' ? 'always new ones' : 'again if bright'}`}
           options={
             [
               { id: 'renewed', label: 'New ones' },

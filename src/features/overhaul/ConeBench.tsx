@@ -64,7 +64,7 @@ function Trials({ send, bearing, squeezed }: Pick<StageProps, 'send'> & { bearin
               color="inherit"
               onClick={() => send({ type: 'withdrawTrial', place: bearing.place, trial: trial.id })}
             >
-              Take it back
+              Undo
             </Button>
           )}
         </Box>
@@ -118,7 +118,7 @@ function Advised({
             <>
               {next.turnDeg !== 0 && (
                 <BigNumber
-                  value={`${next.turnDeg > 0 ? 'Tighten' : 'Open'} ${Math.round(next.tipTravelMm)} mm`}
+                  value={`${next.turnDeg > 0 ? 'Tighten' : 'Loosen'} ${Math.round(next.tipTravelMm)} mm`}
                   label={`at the tip of a ${bench.setting?.toolMm ?? 150} mm ${bench.setting?.tool ?? 'spanner'}`}
                 />
               )}

@@ -124,7 +124,7 @@ describe('the card of a bearing', () => {
     expect(await screen.findByRole('button', { name: /^Balls/ })).toHaveTextContent('9 of 10 in, left side');
     expect(button(/^Look/)).toHaveTextContent('cup, right side, pitted');
     expect(button(/^Set the cone/)).toHaveTextContent('1 trial, last tight');
-    expect(button(/^Round/)).toHaveTextContent("Valve at 3 o'clock: tick");
+    expect(button(/^Feel at four points/)).toHaveTextContent("Valve at 3 o'clock: tick");
     await open(/^Balls/);
     cleanup();
     await drawStage(Overhaul, commands);
@@ -221,7 +221,7 @@ describe('setting it', () => {
       { type: 'addTrial', place: 'hub.front', trial: { id: 't', turnDeg: 0, feel: 'tight', clamped: false } },
     ]);
     await open(/^Set the cone/);
-    await screen.findByText(/^Open \d+ mm/);
+    await screen.findByText(/^Loosen \d+ mm/);
     await userEvent.click(button(/^A tick/));
     const [, second] = record().bearings[0]!.trials;
     expect(second!.feel).toBe('tick');
@@ -237,7 +237,7 @@ describe('setting it', () => {
       { type: 'addTrial', place: 'hub.rear', trial: { id: 't', turnDeg: 0, feel: 'tight', clamped: false } },
     ]);
     await open(/^Set the cone/);
-    expect(await screen.findByText(/^Open \d+ mm$/)).toBeInTheDocument();
+    expect(await screen.findByText(/^Loosen \d+ mm$/)).toBeInTheDocument();
     expect(screen.getByText('at the tip of a 150 mm cone spanner')).toBeInTheDocument();
   });
 
@@ -262,7 +262,7 @@ describe('setting it', () => {
     const { record } = await drawStage(Overhaul, [
       { type: 'feelRound', place: 'hub.front', point: '12', feel: 'tight' },
     ]);
-    await open(/^Round the turn/);
+    await open(/^Feel at four points/);
     const three = await screen.findByRole('group', { name: "Valve at 3 o'clock" });
     await userEvent.click(within(three).getByRole('button', { name: 'Tick' }));
     expect(record().bearings[0]!.round).toEqual({ '12': 'tight', '3': 'tick' });
@@ -276,7 +276,7 @@ describe('when next', () => {
     const { record } = await drawStage(Overhaul, [
       { type: 'feelBearing', place: 'hub.front', when: 'after', changes: { feel: 'smooth' }, on: '2026-11-25' },
     ]);
-    await open(/^When next/);
+    await open(/^Next service/);
     expect(await screen.findByText('look at it again, in 12 months')).toBeInTheDocument();
     await userEvent.click(button('With a jet'));
     expect(await screen.findByText('look at it again, in 7 months')).toBeInTheDocument();

@@ -62,11 +62,11 @@ export function partTitle(part: Part, bench: BearingBench): string {
     case 'set':
       return bench.setting ? SET_TITLES[bench.setting.adjusts] : '';
     case 'round':
-      return 'Round the turn';
+      return 'Feel at four points';
     case 'after':
       return 'After';
     case 'next':
-      return 'When next';
+      return 'Next service';
   }
 }
 

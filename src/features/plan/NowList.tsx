@@ -3,11 +3,13 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
 import { useRouter } from 'next/navigation';
+import { useState } from 'react';
 import type { Command } from '@/model/commands';
 import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
 import { hours } from '@/ui/format';
 import { stateColour } from '@/ui/StateMark';
+import { ReadingField } from '@/ui/ReadingField';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { useWorkshop, useWorkshopState } from '../workshop/WorkshopProvider';
@@ -17,6 +19,9 @@ import type { OpenTask, WholePlan } from './usePlan';
 
 const MOST_NOW = 3;
 const MOST_LEFT_OUT = 3;
+
+/** The job of a task, as its bicycle knows it. */
+const jobOf = ({ id, bicycle }: Pick<OpenTask, 'id' | 'bicycle'>): string => id.slice(bicycle.length + '/job:'.length);
 
 /** Why a task that could be begun is not for now. */
 function whyNot(task: OpenTask, have: number, zeroMs: number, startMin: number | null): string {
@@ -33,6 +38,7 @@ export function NowList({ whole, have, onHave }: { whole: WholePlan; have: numbe
   const { zeroMs, tasks, plan, pending } = whole;
   const workshop = useWorkshop();
   const router = useRouter();
+  const [asking, setAsking] = useState<string | null>(null);
   const summaries = useWorkshopState((state) => state.summaries);
   const of = new Map(tasks.map((task) => [task.id, task]));
   const pieces = plan?.plan.filter(({ fromMin }) => fromMin < have) ?? [];
@@ -52,7 +58,7 @@ export function NowList({ whole, have, onHave }: { whole: WholePlan; have: numbe
   const tell = (bicycle: string, command: Command) =>
     void workshop.open(bicycle).then((opened) => opened && workshop.send(bicycle, command));
   const start = (task: OpenTask) => {
-    const job = task.kind === 'job' ? task.id.slice(task.bicycle.length + 5) : undefined;
+    const job = task.kind === 'job' ? jobOf(task) : undefined;
     tell(task.bicycle, {
       type: 'startClock',
       clock: newId(),
@@ -63,8 +69,16 @@ export function NowList({ whole, have, onHave }: { whole: WholePlan; have: numbe
     });
     router.push(taskHref(task));
   };
-  const finish = (task: OpenTask) =>
-    tell(task.bicycle, { type: 'finishJob', job: task.id.slice(task.bicycle.length + 5), done: true });
+  const finish = (task: OpenTask, minutes: number | null) => {
+    const job = jobOf(task);
+    if (minutes !== null)
+      tell(task.bicycle, {
+        type: 'putMinutes',
+        entry: { id: newId(), stage: stageOf(task.kind), minutes, at: nowIso(), place: task.place, job },
+      });
+    tell(task.bicycle, { type: 'finishJob', job, done: true });
+    setAsking(null);
+  };
   return (
     <Section title="Now" aside={pending ? 'calculating…' : undefined}>
       <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap' }}>
@@ -138,12 +152,33 @@ export function NowList({ whole, have, onHave }: { whole: WholePlan; have: numbe
                     color="inherit"
                     sx={{ minHeight: 48 }}
                     aria-label={`Done: ${task.label}`}
-                    onClick={() => finish(task)}
+                    onClick={() => setAsking(task.id)}
                   >
                     Done
                   </Button>
                 )}
               </Box>
+              {asking === task.id && (
+                <Box
+                  data-readings
+                  sx={{ flexBasis: '100%', display: 'flex', gap: 1.5, alignItems: 'start', flexWrap: 'wrap' }}
+                >
+                  <ReadingField
+                    label="It took"
+                    kind="number"
+                    unit="min"
+                    width={150}
+                    keepEmpty
+                    value={null}
+                    help={`estimated ${hours(task.minutes)}; what it took is learnt from`}
+                    refuse={(value) => (value <= 0 || value > 10_080 ? 'more than nought, a week at most' : null)}
+                    onCommit={(value) => finish(task, value)}
+                  />
+                  <Button color="inherit" sx={{ minHeight: 48 }} onClick={() => finish(task, null)}>
+                    Done, time not known
+                  </Button>
+                </Box>
+              )}
             </Box>
           ))}
         </RuledList>

@@ -126,7 +126,7 @@ export function PlanPage() {
         : `${names[bicycle]} moves from ${momentWords(from)} to ${momentWords(to)}.`,
   );
   const pins = useMemo(
-    () => new Set(Object.entries(settings.pins).flatMap(([id, at]) => (at === null ? [] : [id]))),
+    () => new Set(Object.entries(settings.pins).flatMap(([id, at]) => (at === '' ? [] : [id]))),
     [settings.pins],
   );
   const pin = (task: string, atMs: number | null) => {
@@ -134,8 +134,7 @@ export function PlanPage() {
     if (atMs === null) return;
     void workshop.changeSettings(({ pins: kept }) => ({ pins: { ...kept, [task]: new Date(atMs).toISOString() } }));
   };
-  const letGo = (task: string) =>
-    void workshop.changeSettings(({ pins: kept }) => ({ pins: { ...kept, [task]: null } }));
+  const letGo = (task: string) => void workshop.changeSettings(({ pins: kept }) => ({ pins: { ...kept, [task]: '' } }));
   const move = (id: string, by: -1 | 1) => {
     const task = tasks.find((each) => each.id === id);
     const from = plan?.plan.find((piece) => piece.task === id)?.fromMin;

@@ -54,6 +54,28 @@ test('what now, and when it can be promised; a tap starts the clock of the bicyc
   );
 });
 
+test('done from the plan: what it took is asked once, logged on the job, and learnt from', async () => {
+  const workshop = memoryBrowser().tab(1);
+  const { bicycles } = demoWorkshop(new Date());
+  const staff = bicycles.find(({ id }) => id === 'ferry-staff-7')!;
+  const only = { ...staff, trays: [], timers: [], deliveries: [] };
+  await workshop.load(() => ({ bicycles: [only], settings: USUAL_SETTINGS }));
+  render(
+    <ThemeProvider theme={theme}>
+      <WorkshopContext value={{ name: 'own', workshop }}>
+        <PlanPage />
+      </WorkshopContext>
+    </ThemeProvider>,
+  );
+  await userEvent.click((await screen.findAllByRole('button', { name: /^Done: / }))[0]!);
+  await userEvent.type(screen.getByLabelText('It took'), '55{Enter}');
+  await waitFor(() => {
+    const now = workshop.store.getState().bicycles['ferry-staff-7'];
+    const entry = now?.minutes.find(({ minutes, job }) => minutes === 55 && job !== undefined);
+    expect(now?.jobs.find(({ id }) => id === entry?.job)?.done).toBe(true);
+  });
+});
+
 test('a session is added to the week, and one that ends before it begins is refused', async () => {
   const workshop = await draw(true);
   const to = await screen.findByLabelText('To');

@@ -196,7 +196,7 @@ export const BoltRow = memo(function BoltRow({ send, number, bolt, signed, faste
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'start' }}>
         {bolt.torqueMaxNm !== null && (
           <ReadingField
-            label="Wrench said"
+            label="Torque reading"
             kind="number"
             unit="N·m"
             keepEmpty={false}

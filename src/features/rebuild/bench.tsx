@@ -56,7 +56,7 @@ function AskTorque({ bicycle, send, step, answer }: StepProps<{ bolts: Bolt[] }>
       {bolt?.torqueMaxNm !== null && (
         <ReadingField
           key={step.id}
-          label="Wrench said"
+          label="Torque reading"
           kind="number"
           unit="N·m"
           large

@@ -76,7 +76,7 @@ export function Send() {
               <Box sx={{ fontSize: '2.6rem', fontWeight: 680, letterSpacing: '0.06em' }}>
                 {code.slice(0, 4)} {code.slice(4)}
               </Box>
-              Type it on the other device under Take in, within ten minutes. It works once.{without}
+              Type it on the other device under Import, within ten minutes. It works once.{without}
             </>
           ),
         });

@@ -81,7 +81,7 @@ function Seen({
           onClick={onTake}
           disabled={first || (seen.bicycles === 0 && seen.settings.length === 0)}
         >
-          Take it in
+          Import it
         </Button>
         <Button color="inherit" onClick={onLeave}>
           Leave it
@@ -148,12 +148,12 @@ export function TakeIn() {
     );
     await workshop.reload();
     setWaiting(null);
-    if (done) setDoing({ said: 'Taken in.' });
+    if (done) setDoing({ said: 'Imported.' });
     else if (workshop.store.getState().unfinished)
       setDoing({ wrong: 'It stopped half way. Finish it, or take it all back, at the top of the page.' });
   }
   return (
-    <Section title="Take in">
+    <Section title="Import">
       <Typography sx={{ maxWidth: '62ch', mb: 2 }}>
         An export, or a bicycle sent from another device. It is read whole first and shown here; nothing is changed
         before you say so. What was changed in both is merged, and what was entered twice is asked about.
@@ -161,7 +161,7 @@ export function TakeIn() {
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
         <FileButton
           accept=".zip,application/zip,.html,text/html"
-          inputLabel="Choose a file to take in"
+          inputLabel="Choose a file to import"
           onFile={(file) => void open(file)}
         >
           Choose a file

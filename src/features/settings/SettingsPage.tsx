@@ -58,7 +58,7 @@ export function SettingsPage() {
         </Box>
       </TopBar>
       <Box component="main" sx={{ px: { xs: 2, md: 5 }, py: { xs: 2, md: 4 }, maxWidth: 900, mx: 'auto' }}>
-        <Section title="Where the trade has its schools">
+        <Section title="How this shop works">
           <Typography sx={{ maxWidth: '62ch', mb: 1 }}>
             Good mechanics differ on these. Whichever is chosen here decides, and every verdict that hangs on one names
             it.

@@ -78,7 +78,7 @@ export function StockPage() {
               sx={{ flex: 1, minWidth: 180 }}
             />
             <Button variant="contained" sx={{ minHeight: 56 }} onClick={() => setOpen({})}>
-              Put something in
+              Add a part
             </Button>
           </Box>
           {here.length === 0 && (
@@ -102,8 +102,8 @@ export function StockPage() {
             />
           )}
           {gone.length > 0 && (
-            <Disclosure summary={<>Gone lately</>}>
-              <RuledList aria-label="Gone lately">
+            <Disclosure summary={<>Used or sold lately</>}>
+              <RuledList aria-label="Used or sold lately">
                 {gone.map((item) => (
                   <Box
                     component="li"
@@ -173,8 +173,8 @@ export function StockPage() {
             >
               Export as CSV
             </Button>
-            <FileButton accept=".csv,text/csv" inputLabel="Take in a CSV of stock" onFile={(file) => void take(file)}>
-              Take in a CSV
+            <FileButton accept=".csv,text/csv" inputLabel="Import a CSV of stock" onFile={(file) => void take(file)}>
+              Import a CSV
             </FileButton>
           </Box>
           {errors.length > 0 && (

@@ -16,7 +16,7 @@ describe('the drawer', () => {
 
   test('something is put in with its place, found by a word, taken out and put back', async () => {
     await drawStage(StockPage);
-    await userEvent.click(screen.getByRole('button', { name: 'Put something in' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Add a part' }));
     await userEvent.click(await screen.findByRole('button', { name: 'Put it in' }));
     expect(await screen.findByText('Say what it is.')).toBeInTheDocument();
     expect(screen.getByRole('textbox', { name: 'What it is' })).toHaveFocus();
@@ -32,7 +32,7 @@ describe('the drawer', () => {
     expect(screen.getByText('Nothing here has all of these words.')).toBeInTheDocument();
     await userEvent.clear(screen.getByRole('textbox', { name: 'Search' }));
     await userEvent.click(screen.getByRole('button', { name: /Used or thrown away/ }));
-    await userEvent.click(await screen.findByText('Gone lately'));
+    await userEvent.click(await screen.findByText('Used or sold lately'));
     await userEvent.click(screen.getByRole('button', { name: 'Back into the drawer: Chain, 8 speed' }));
     const table = within(await screen.findByRole('table', { name: 'Parts in stock' }));
     expect(table.getByText('Chain, 8 speed')).toBeInTheDocument();
@@ -44,7 +44,7 @@ describe('the drawer', () => {
     Object.defineProperty(csv, 'text', {
       value: () => Promise.resolve('what,state,quantity\nBell,shiny,1\nChain,new,2\n'),
     });
-    await userEvent.upload(screen.getByLabelText('Take in a CSV of stock'), csv);
+    await userEvent.upload(screen.getByLabelText('Import a CSV of stock'), csv);
     expect(await screen.findByRole('alert')).toHaveTextContent('Row 2: state: give new, good, worn');
     expect(screen.getByText(/The drawer is empty/)).toBeInTheDocument();
   });

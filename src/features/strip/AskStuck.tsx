@@ -43,7 +43,7 @@ export function AskStuck({ part, onYes, onNo }: { part: Seized; onYes(): void; o
       aria-label="It will not move"
       sx={{ borderLeft: '3px solid', borderColor: 'text.primary', pl: 2, py: 0.5, mb: 2 }}
     >
-      <Box sx={{ fontWeight: 640 }}>Put down as stuck: {part.part.toLowerCase()}?</Box>
+      <Box sx={{ fontWeight: 640 }}>Note as stuck: {part.part.toLowerCase()}?</Box>
       <Box sx={{ color: 'text.secondary', fontSize: '0.92rem' }}>
         {part.partMaterial} in {part.aroundMaterial}, as it usually is: both can be put right on its ladder.
       </Box>

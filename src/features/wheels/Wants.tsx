@@ -92,7 +92,7 @@ export function Wants({
       )}
       {verdict === 'true' && (
         <Button variant="contained" sx={{ minHeight: 56, mt: 1 }} onClick={onTrued}>
-          Put down as trued
+          Note as trued
         </Button>
       )}
     </>

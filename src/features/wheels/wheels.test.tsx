@@ -285,7 +285,7 @@ describe('the wheel in the stand', () => {
     }
     await userEvent.click(screen.getByRole('button', { name: 'Runs true' }));
     await userEvent.click(screen.getByRole('button', { name: 'That is how it swings' }));
-    await userEvent.click(await screen.findByRole('button', { name: 'Put down as trued' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Note as trued' }));
     expect(record().observations.at(-1)).toMatchObject({ check: 'runout-rear', stage: 'prove', by: 'Ada' });
     expect(record().secondLooks).toMatchObject([{ of: 'fifty-km' }]);
   });

@@ -1,5 +1,6 @@
 import type { QuestionOf, AnswerOf } from '@/core/questions';
 import type { LearntInUse } from '@/core/money/learnt';
+import { MOST_OPEN } from '@/core/plan/work';
 import type { WorkshopSettings } from '../settings/settings';
 import type { Summary } from '../summary';
 import type { Session } from './sessions';
@@ -21,7 +22,7 @@ export function tasksInput(summaries: Record<string, Summary>, learnt: LearntInU
     bicycles: Object.values(summaries)
       .filter(({ open }) => open.length > 0)
       .toSorted((a, b) => (a.createdAt < b.createdAt ? -1 : 1))
-      .map(({ id, name, open }) => ({ id, name, open })),
+      .map(({ id, name, open }) => ({ id, name, open: open.slice(0, MOST_OPEN) })),
     learnt,
   };
 }
@@ -115,7 +116,7 @@ export function planInput(
       }),
     ),
     pinned: Object.entries(all).flatMap(([task, at]) => {
-      if (at === null) return [];
+      if (at === '') return [];
       const fromMin = minuteOf(zeroMs, Date.parse(at));
       return known.has(task) && fromMin >= 0 ? [{ task, fromMin }] : [];
     }),

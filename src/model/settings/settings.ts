@@ -59,11 +59,11 @@ export const workshopSettings = z.strictObject({
   /** Sessions on a day of their own, beside the usual week. */
   ownSessions: value(z.array(ownSession).check(z.maxLength(400))),
   /** Sessions that are cancelled, by day and which. */
-  cancelled: fields(z.record(z.string().check(z.maxLength(120)), z.boolean())),
+  cancelled: fields(z.record(z.string().check(z.minLength(1), z.maxLength(120)), z.boolean())),
   /** Times that a calendar says are taken. */
   busy: value(z.array(busyTime).check(z.maxLength(MOST_BUSY))),
-  /** Tasks of the plan that were put somewhere by hand, to the minute; null where the plan decides again. */
-  pins: fields(z.record(z.string().check(z.maxLength(220)), z.nullable(at))),
+  /** Tasks of the plan that were put somewhere by hand, to the minute; nothing where the plan decides again. */
+  pins: fields(z.record(z.string().check(z.minLength(1), z.maxLength(220)), z.union([at, z.literal('')]))),
   /** How many stands there are to work at. */
   stands: z.number().check(z.multipleOf(1), z.gte(1), z.lte(50)),
   /** Days until an asking price is stale, in the months when bicycles sell and in the others. */

@@ -70,7 +70,7 @@ export const KEYMAP: readonly KeyRow[] = [
   { id: 'redo', scope: 'everywhere', keys: ['Mod+Shift+z', 'Mod+y'], words: 'Do it again' },
   { id: 'gauges', scope: 'everywhere', keys: ['g'], words: 'The gauge drawer: what is it?' },
   { id: 'search', scope: 'floor', keys: ['/'], words: 'Search the floor' },
-  { id: 'add', scope: 'floor', keys: ['a'], words: 'A bicycle comes in' },
+  { id: 'add', scope: 'floor', keys: ['a'], words: 'Add a bicycle' },
   { id: 'find-place', scope: 'bicycle', keys: ['/'], words: 'Find a place on the drawing' },
   { id: 'stage-before', scope: 'bicycle', keys: ['['], words: 'The stage before' },
   { id: 'stage-after', scope: 'bicycle', keys: [']'], words: 'The stage after' },
