@@ -150,7 +150,7 @@ test('a headset: retainers, the adjustable cup, felt before and after', async ({
     .getByRole('button', { name: /^Tight/ })
     .click();
   await expect(page.getByText('at the tip of a 250 mm headset spanner')).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await setIt(page);
   await openPart(page, /^After/);
   await note(page, 'last', 'Smooth', 'No play');
