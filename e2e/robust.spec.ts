@@ -10,7 +10,7 @@ test('the own workshop starts empty, helps, and is never touched by the demonstr
   await expect(page.getByRole('heading', { name: 'On the floor' })).toBeVisible();
   await page.goto('/?workshop=own');
   await expect(page.getByRole('heading', { name: 'The stand is empty' })).toBeVisible();
-  await page.getByRole('button', { name: 'Put a bicycle on the floor' }).click();
+  await page.getByRole('button', { name: 'Add a bicycle' }).click();
   await page.getByRole('button', { name: 'Put it on the floor' }).click();
   await expect(page.getByText('Give it a name first.')).toBeVisible();
   await page.getByLabel(/What is it/).fill('Red mixte');

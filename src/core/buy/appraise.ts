@@ -6,8 +6,8 @@ import { currencyCode, minorUnits, orderedRange, workMinutes, type Range } from 
 import { appraiseShape, moneyAppraise, type Appraisal, type AppraiseInput } from '../money/appraise';
 import { moneyDrive, type Drive } from '../money/drive';
 import { learntInUse, learntMinutes, learntResale, learntWords } from '../money/learnt';
-import { DOOR_LINE } from './doorLine';
-import { allCosts, deeperOf, ORDINARY, type Deeper } from './costs';
+import { DOOR_LINE, ORDINARY } from './doorLine';
+import { allCosts, deeperOf, type Deeper } from './costs';
 import { doorChecksFor, doorLines, type DoorLine } from './door';
 
 const id = z.string().check(z.minLength(1), z.maxLength(64));

@@ -4,7 +4,7 @@ import { doorFindings } from '../inspect/data/heard';
 import type { Range } from '../fields';
 import { grouped } from '../grouped';
 import type { DoorLine } from './door';
-import { DOOR_LINE } from './doorLine';
+import { DOOR_LINE, ORDINARY } from './doorLine';
 
 type Cost = AppraiseInput['costs'][number];
 
@@ -39,9 +39,6 @@ export interface Worked {
   minutes: number;
   onJobs: Record<string, number>;
 }
-
-/** The line of the ordinary work, and the job of that name, are one thing. */
-export const ORDINARY = 'ordinary';
 
 const exactly = (n: number): Range => ({ low: n, likely: n, high: n });
 const atLeast = ({ low, likely, high }: Range, n: number): Range => ({

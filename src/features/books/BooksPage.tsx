@@ -67,7 +67,7 @@ export function BooksPage() {
       <Box component="main" sx={{ maxWidth: 980, mx: 'auto', px: { xs: 2, md: 3 }, py: { xs: 2, md: 3 } }}>
         {all.length === 0 ? (
           <Box sx={{ maxWidth: '56ch' }}>
-            <b>Nothing is sold yet.</b> What a bicycle fetched is put down at Hand over; from then on it stands here.
+            <b>Nothing is sold yet.</b> What a bicycle fetched is entered at Hand over; from then on it stands here.
           </Box>
         ) : (
           <>

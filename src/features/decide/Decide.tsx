@@ -133,9 +133,12 @@ function Sum({
   undecided,
   tried,
   learnt,
+  isKnown,
 }: Pick<StageProps, 'bicycle'> & {
   counted: Job[];
   learnt: LearntInUse;
+  /** Whether what was learnt is there yet: no hours are told before. */
+  isKnown: boolean;
   kept: number;
   undecided: number;
   tried: Record<string, boolean> | null;
@@ -165,7 +168,10 @@ function Sum({
           ...(tried && { borderLeft: '5px solid', borderColor: 'primary.main', pl: 2 }),
         }}
       >
-        <BigNumber value={hours(minutes)} label={`work, likely; ${hours(worked)} logged, ${hours(open)} left`} />
+        <BigNumber
+          value={isKnown ? hours(minutes) : '…'}
+          label={`work, likely; ${hours(worked)} logged, ${hours(open)} left`}
+        />
         <BigNumber value={money(parts, currency, true)} label="parts, likely" />
         {most !== null && <BigNumber value={money(most, currency, true)} label="your limit" />}
         {room !== null && price && (
@@ -238,7 +244,8 @@ export function Decide({ bicycle, send }: StageProps) {
   const counts = (id: string) => tried?.[id] ?? inPlan.has(id);
   const counted = tried ? everyJob.filter((job) => counts(job.id)) : plan;
   const wage = wageOf(bicycle, settings);
-  const learnt = useLearnt() ?? NOTHING_LEARNT;
+  const known = useLearnt();
+  const learnt = known ?? NOTHING_LEARNT;
   const rowOf = (job: Job, why: string, because: string[], reactions: string[]) => (
     <JobRow
       key={job.id}
@@ -271,6 +278,7 @@ export function Decide({ bicycle, send }: StageProps) {
         </Section>
         <Sum
           learnt={learnt}
+          isKnown={known !== null}
           bicycle={bicycle}
           counted={counted}
           kept={kept.length}
@@ -322,8 +330,8 @@ export function Decide({ bicycle, send }: StageProps) {
               </Button>
             )}
           </Box>
-          {!jobs && <Typography role="status">Reading the findings…</Typography>}
-          {groupsOf(proposed).map((group) => (
+          {(!jobs || !known) && <Typography role="status">Reading the findings…</Typography>}
+          {groupsOf(known ? proposed : []).map((group) => (
             <Box key={group.need} sx={{ mt: 1.5 }}>
               <Typography variant="h3" sx={{ color: 'text.secondary' }}>
                 {group.title}
@@ -377,7 +385,7 @@ export function Decide({ bicycle, send }: StageProps) {
       )}
       {customer && (
         <Box sx={{ mt: 4 }}>
-          {lookOver && (
+          {lookOver && known && (
             <Estimate
               bicycle={bicycle}
               send={send}

@@ -23,14 +23,14 @@ export function EmptyFloor() {
           The stand is empty
         </Typography>
         <Typography sx={{ mb: 1.5 }}>
-          Put a bicycle on the floor and take it through nine stages: what it may cost, what is wrong with it, what is
-          done, apart, clean, overhauled, together again, proved, sold.
+          Add a bicycle and take it through nine stages: what it may cost, what is wrong with it, what is done, apart,
+          clean, overhauled, together again, proved, sold.
         </Typography>
         <Typography sx={{ mb: 3, color: 'text.secondary' }}>
           Everything is kept in this browser, as you enter it. Nothing leaves this machine.
         </Typography>
         <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
-          <AddBicycle label="Put a bicycle on the floor" />
+          <AddBicycle label="Add a bicycle" />
           <Button component="a" href="/?workshop=demo" variant="outlined">
             Look round a made-up workshop
           </Button>

@@ -112,10 +112,10 @@ export function NowList({ whole, have, onHave }: { whole: WholePlan; have: numbe
       ))}
       {now.length === 0 ? (
         <Box sx={{ my: 1.5 }}>
-          {tasks.length === 0
-            ? 'Nothing is open: no job is kept, nothing soaks, nothing lies apart.'
-            : pending
-              ? 'Calculating…'
+          {pending
+            ? 'Calculating…'
+            : tasks.length === 0
+              ? 'Nothing is open: no job is kept, nothing soaks, nothing lies apart.'
               : 'Nothing fits into that. It is time for small things: labels, tidying, cutting cables.'}
         </Box>
       ) : (

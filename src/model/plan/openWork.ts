@@ -1,4 +1,5 @@
 import { addMinutes, parseISO } from 'date-fns';
+import { ORDINARY } from '@/core/buy/doorLine';
 import type { OpenWork } from '@/core/plan/work';
 import { isBearing, placeLabel } from '@/core/vocabulary/vocabulary';
 import { bearingFor } from '../bearings/bearingFor';
@@ -116,11 +117,13 @@ export function openWorkOf(bicycle: Bicycle): OpenWork[] {
     label,
   });
   const wasProved = bicycle.proofs.length > 0;
+  // The ordinary work has its photographs and listing in it.
+  const isOrdinary = bicycle.jobs.some(({ rule, decision }) => rule === ORDINARY && decision === 'keep');
   return [
     ...work,
     ...(bicycle.signatures.length === 0 ? [last('torque', 'Torque round')] : []),
     ...(wasProved ? [] : [last('stand', 'Proofs on the stand'), last('ride', 'The ride')]),
-    ...(bicycle.purpose !== 'customer' && bicycle.listing.ask === null
+    ...(bicycle.purpose !== 'customer' && bicycle.listing.ask === null && !isOrdinary
       ? [last('listing', 'Photographs and listing')]
       : []),
   ];

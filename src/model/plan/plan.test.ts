@@ -102,6 +102,10 @@ describe('tasks from the record', () => {
       'listing',
     ]);
   });
+  test('the ordinary work has the listing in it: it is not counted twice', () => {
+    const kinds = openWorkOf(bike(bought, job('ordinary', 'frame', { rule: 'ordinary' }))).map(({ kind }) => kind);
+    expect(kinds).toEqual(['job', 'torque', 'stand', 'ride']);
+  });
   test('the proofs come after the work, the listing last, and a bearing is closed in one go', () => {
     const found = tasksOf(
       bike(
