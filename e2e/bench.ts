@@ -67,7 +67,7 @@ interface Seed {
 }
 
 /** Records that the model makes: its modules are the application's, and not the test runner's. */
-export function made(what: 'demo' | 'whole', ...more: string[]): Seed[] {
+export function made(what: 'demo' | 'whole' | 'rusty', ...more: string[]): Seed[] {
   const printed = execFileSync('node', ['node_modules/tsx/dist/cli.mjs', 'tests/seeds.ts', what, ...more]);
   return JSON.parse(printed.toString()) as Seed[];
 }

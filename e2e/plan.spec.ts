@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import ICAL from 'ical.js';
 import { readFileSync } from 'node:fs';
-import { openDemo, reckoned } from './bench';
+import { made, openDemo, reckoned, seeded } from './bench';
 
 const now = (page: Page) => page.getByRole('list', { name: 'What to do now' });
 const promises = (page: Page) => page.getByRole('list', { name: 'Promises' });
@@ -89,6 +89,34 @@ test('a task is drawn to another session and stays there; the plan goes out and 
   await expect(page.getByText('1 time is taken.')).toBeVisible();
   await choose('list.ics', 'milk, eggs');
   await expect(page.getByText(/This is no calendar file/)).toBeVisible();
+});
+
+test('the vinegar only because somebody is there in the morning to lift it out; else penetrant; by keys', async ({
+  page,
+}) => {
+  test.slow();
+  const evening = new Date(2026, 11, 2, 20, 30);
+  await page.clock.setFixedTime(evening);
+  await seeded(page, made('rusty', evening.toISOString()));
+  await page.goto('/plan?workshop=own');
+  const add = async (date: string, from: string, to: string) => {
+    await page.getByLabel('Or on one day').fill(date);
+    await page.getByLabel('From').fill(from);
+    await page.getByLabel('To', { exact: true }).fill(to);
+    await page.getByRole('button', { name: 'Add that day' }).press('Enter');
+  };
+  // Saturday only: nobody lifts out in time what goes in tonight.
+  await add('2026-12-05', '09:00', '13:00');
+  await expect(now(page)).toContainText('Penetrant, since nobody is here to lift it out of vinegar');
+  await expect(block(page, /^Wipe off the penetrant.*Sat 5 Dec/)).toBeVisible();
+  // Somebody is there at seven.
+  await add('2026-12-03', '07:00', '07:30');
+  await expect(now(page)).toContainText('Into the vinegar: one part');
+  await expect(block(page, /^Lift out of the vinegar.*Thu 3 Dec, 07:00/)).toBeVisible();
+  await expect(now(page).getByRole('listitem').first()).toContainText('Into the vinegar');
+  await page.getByRole('button', { name: 'Cancel: Thu 3 Dec' }).press('Enter');
+  await expect(now(page)).toContainText('Penetrant');
+  await expect(moved(page)).toContainText(/Slip mixte/);
 });
 
 test.describe('on a phone', () => {

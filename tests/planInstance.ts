@@ -21,6 +21,7 @@ export function madeUpPlan(seed: number, tasks: number, sessions: number): PlanQ
         uses: soaks ? ['bath'] : next() < 0.4 ? ['stand'] : [],
         holdsWhileWaiting: soaks,
         splittable: next() < 0.1,
+        dirty: (bicycle * 7 + k * 3) % 5 < 2,
         earliestMin: next() < 0.08 ? pick(0, 7) * 1440 : 0,
       });
     }

@@ -21,7 +21,8 @@ export interface Calculator<
   /** A question that is answered: what a reader tries first, and what every calculator is tested with. */
   example: z.input<Schema>;
   input: Schema;
-  run(input: z.output<Schema>): Output;
+  /** `onBetter` hears better and better answers on the way, where it looks for the best for long. */
+  run(input: z.output<Schema>, onBetter?: (output: Output) => void): Output;
 }
 
 /** Keeps the types of id, schema and output while checking the shape. */
@@ -48,10 +49,11 @@ export type Answer<Output = unknown> = { ok: true; output: Output } | ({ ok: fal
 export function answer<Schema extends z.ZodMiniType, Output>(
   calculator: Calculator<Schema, Output>,
   input: unknown,
+  onBetter?: (output: Output) => void,
 ): Answer<Output> {
   const parsed = calculator.input.safeParse(input, { reportInput: true });
   if (!parsed.success) return { ok: false, ...refusal(parsed.error.issues) };
-  return { ok: true, output: calculator.run(parsed.data) };
+  return { ok: true, output: calculator.run(parsed.data, onBetter) };
 }
 
 function refusal(issues: readonly z.core.$ZodIssue[]): Refusal {

@@ -6,10 +6,10 @@ function start(): Started {
   const worker = new Worker(new URL('./reckon.worker.ts', import.meta.url), { type: 'module', name: 'reckon' });
   const remote = Comlink.wrap<ReckonApi>(worker);
   return {
-    reckon: (id, input, lane) =>
+    reckon: (id, input, lane, onBetter) =>
       new Promise((resolve, reject) => {
         worker.onerror = (event) => reject(new Error(event.message || 'the worker stopped'));
-        remote.reckon(id, input, lane).then(resolve, reject);
+        remote.reckon(id, input, lane, onBetter && Comlink.proxy(onBetter)).then(resolve, reject);
       }),
     end() {
       remote[Comlink.releaseProxy]();

@@ -81,6 +81,21 @@ test('a reckoning that goes on after it was cancelled loses its worker, and the 
   end();
 });
 
+test('what is found on the way is heard, and no longer once it was dropped', async () => {
+  let tell: (output: unknown) => void = () => undefined;
+  const { reckon, cancel } = createReckoner(() => ({
+    reckon: (_id, _input, _lane, onBetter) => new Promise(() => (tell = onBetter!)),
+    end: () => undefined,
+  }));
+  const heard: unknown[] = [];
+  const asked = reckon('plan', 'strip.ladder', {}, (output) => heard.push(output));
+  tell('first');
+  cancel('plan');
+  await expect(asked).rejects.toBeInstanceOf(Cancelled);
+  tell('second');
+  expect(heard).toEqual(['first']);
+});
+
 test('a worker that breaks is told to its caller and replaced', async () => {
   let breaks = true;
   const reckoner = createReckoner(() => ({

@@ -6,7 +6,7 @@ export type Reckoned<Output = unknown> = { ok: true; output: Output } | { ok: fa
 
 /** A worker that has been started, and how to end it. */
 export interface Started {
-  reckon(id: string, input: unknown, lane: LaneName): Promise<Answer | Elsewhere>;
+  reckon(id: string, input: unknown, lane: LaneName, onBetter?: (output: unknown) => void): Promise<Answer | Elsewhere>;
   end(): void;
 }
 
@@ -16,6 +16,8 @@ interface Request {
   caller: string;
   id: string;
   input: unknown;
+  /** Hears better and better answers until the last is there. */
+  onBetter?: ((output: unknown) => void) | undefined;
   resolve(result: Reckoned): void;
   reject(reason: unknown): void;
 }
@@ -68,7 +70,10 @@ class Lane {
     const request = this.queue.shift()!;
     this.running = request;
     this.worker ??= this.start();
-    this.worker.reckon(request.id, request.input, this.name).then(
+    const { onBetter } = request;
+    const hear =
+      onBetter && ((output: unknown) => void (this.running === request && !this.dropped && onBetter(output)));
+    this.worker.reckon(request.id, request.input, this.name, hear).then(
       (answer) => {
         if (this.running !== request) return;
         if ('ok' in answer) request.resolve(answer);
@@ -93,7 +98,12 @@ class Lane {
 
 export interface Reckoner {
   /** Runs a calculator; a later call of the same caller cancels an earlier one. */
-  reckon<Id extends CalculatorId>(caller: string, id: Id, input: QuestionOf<Id>): Promise<Reckoned<AnswerOf<Id>>>;
+  reckon<Id extends CalculatorId>(
+    caller: string,
+    id: Id,
+    input: QuestionOf<Id>,
+    onBetter?: (output: AnswerOf<Id>) => void,
+  ): Promise<Reckoned<AnswerOf<Id>>>;
   cancel(caller: string): void;
   end(): void;
 }
@@ -107,10 +117,22 @@ export function createReckoner(start: () => Started): Reckoner {
     long.ask(request);
   });
   return {
-    reckon: <Id extends CalculatorId>(caller: string, id: Id, input: QuestionOf<Id>) =>
+    reckon: <Id extends CalculatorId>(
+      caller: string,
+      id: Id,
+      input: QuestionOf<Id>,
+      onBetter?: (output: AnswerOf<Id>) => void,
+    ) =>
       new Promise<Reckoned<AnswerOf<Id>>>((resolve, reject) => {
         const lane = known.has(id) ? long : quick;
-        lane.ask({ caller, id, input, resolve: resolve as (result: Reckoned) => void, reject });
+        lane.ask({
+          caller,
+          id,
+          input,
+          onBetter: onBetter as ((output: unknown) => void) | undefined,
+          resolve: resolve as (result: Reckoned) => void,
+          reject,
+        });
       }),
     cancel(caller) {
       quick.cancel(caller);

@@ -33,13 +33,18 @@ export interface Elsewhere {
 
 /**
  * Answers a question by its calculator's id, whose first word is its subject. In the quick lane one that may take long is
- * not begun: it is said to belong to the other.
+ * not begun: it is said to belong to the other. `onBetter` hears what is found on the way.
  * Errors: an id that no subject has. Example: `await reckonIn('strip.ladder', {}, 'quick')`.
  */
-export async function reckonIn(id: string, input: unknown, lane: LaneName): Promise<Answer | Elsewhere> {
+export async function reckonIn(
+  id: string,
+  input: unknown,
+  lane: LaneName,
+  onBetter?: (output: unknown) => void,
+): Promise<Answer | Elsewhere> {
   const subject = SUBJECTS[id.split('.', 1)[0]!];
   const calculators = ((await subject?.())?.calculators ?? []) as readonly Calculator[];
   const found = calculators.find((each) => each.id === id);
   if (!found) throw new Error(`"${id}" is no calculator`);
-  return lane === 'quick' && found.lane ? { lane: found.lane } : answer(found, input);
+  return lane === 'quick' && found.lane ? { lane: found.lane } : answer(found, input, onBetter);
 }

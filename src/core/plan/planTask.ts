@@ -17,6 +17,7 @@ export const planTask = z.strictObject({
   earliestMin: z._default(moment, 0),
   maxWaitMin: z.optional(span.check(z.describe('some task after it must begin by its end and this'))),
   closeWith: z.optional(z.array(id).check(z.maxLength(50), z.describe('all in one session with it'))),
+  dirty: z._default(z.boolean(), false).check(z.describe('before clean work of its session, where that costs nothing')),
   label: z.optional(z.string().check(z.maxLength(200))),
 });
 export type PlanTask = z.output<typeof planTask>;
@@ -32,9 +33,6 @@ const shape = z.strictObject({
   before: z
     ._default(z.array(z.strictObject({ task: id, fromMin: moment })).check(z.maxLength(600)), [])
     .check(z.describe('a plan of before: it is kept to wherever nothing better is found')),
-  placings: z
-    .optional(z.number().check(z.multipleOf(1), z.gte(1), z.lte(1_000_000)))
-    .check(z.describe('how long it may be searched, in orders laid out; a first look asks for few')),
 });
 type Shape = z.output<typeof shape>;
 

@@ -246,7 +246,7 @@ export function searched(p: Problem, onBetter: (found: Found) => void = () => un
     if (isWhole) return { ...exact, proven: true, by: 'every order' };
     found = exact;
   }
-  const placings = p.question.placings ?? Math.max(FEWEST, Math.floor(PLACINGS / Math.max(8, tasks.length)));
+  const placings = Math.max(FEWEST, Math.floor(PLACINGS / Math.max(8, tasks.length)));
   const starts = [found, ...begun.toSorted((a, b) => cost(a) - cost(b)).slice(1, STARTS)];
   starts.forEach((start, seed) => {
     const better = improved(p, start, Math.floor(placings / starts.length), seed, (each) => {

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { brokenBy, byBruteForce } from '../../../tests/planCheck';
+import { madeUpPlan } from '../../../tests/planInstance';
 import { keptPromises } from '../../../tests/planPromises';
 import { runs } from '../../../tests/runs';
 import { answer } from '../calculator';
@@ -7,7 +8,7 @@ import { lowerBound } from './bound';
 import { compiled } from './compile';
 import { planPromise } from './promise';
 import { planInput, type PlanQuestion } from './planTask';
-import { planSessions, type SessionPlan } from './sessions';
+import { plannedSessions, planSessions, type SessionPlan } from './sessions';
 
 function planned(question: object): SessionPlan {
   const said = answer(planSessions, question);
@@ -110,6 +111,31 @@ describe('a plan of sessions', () => {
       'tasks.0.uses.0',
     ]);
   });
+  test('dirty work of a session goes before clean work, where nothing is out later for it', () => {
+    const sessions = [...EVENING, { fromMin: 1000, toMin: 1100 }];
+    const wash = task('wash', 20, { dirty: true });
+    const later = task('fit', 60, { after: ['cables', 'wash'], earliestMin: 1000 });
+    for (const tasks of [
+      [task('cables', 30), wash, later],
+      [wash, task('cables', 30), later],
+    ]) {
+      const plan = planned({ sessions, tasks });
+      expect([at(plan, 'wash'), at(plan, 'cables')]).toEqual([0, 20]);
+    }
+    // A bicycle that is out sooner goes before clean hands.
+    const sooner = planned({ sessions: EVENING, tasks: [task('cables', 10), { ...wash, bicycle: 'b' }] });
+    expect([at(sooner, 'cables'), at(sooner, 'wash')]).toEqual([0, 10]);
+  });
+  test('what is found on the way is a plan that keeps to all that was asked, each no worse than the one before', () => {
+    const question = madeUpPlan(3, 24, 20);
+    const heard: SessionPlan[] = [];
+    const last = plannedSessions(question, (plan) => heard.push(plan));
+    expect(heard.length).toBeGreaterThan(2);
+    for (const plan of heard) expect(brokenBy(question, plan)).toEqual([]);
+    const left = heard.map(({ value, unplanned }) => unplanned.length * 1e6 + value);
+    expect(left).toEqual(left.toSorted((a, b) => b - a));
+    expect(last.value).toBeLessThanOrEqual(heard.at(-1)!.value);
+  });
   test('a pin is kept, or its task is told; where it was is free again', () => {
     const tasks = [task('first', 30), task('second', 30, { after: ['first'] }), task('third', 60)];
     const kept = planned({ sessions: EVENING, tasks, pinned: [{ task: 'second', fromMin: 90 }] });
@@ -140,6 +166,7 @@ const anyQuestion = (most: number, span: number, splits: boolean) =>
           holdsWhileWaiting: fc.boolean(),
           splittable: splits ? fc.boolean() : fc.constant(false),
           earliestMin: fc.oneof(fc.constant(0), minute(span)),
+          dirty: fc.boolean(),
           maxWaitMin: fc.option(minute(span * 2), { nil: undefined, freq: 4 }),
           closes: fc.integer({ min: 0, max: 9 }),
           pin: fc.option(minute(span * 2), { nil: undefined, freq: 8 }),

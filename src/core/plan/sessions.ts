@@ -5,6 +5,7 @@ import { compiled, type Problem } from './compile';
 import { planInput, type PlanQuestion } from './planTask';
 import { Placer } from './schedule';
 import { searched, type Found } from './search';
+import { tidied } from './tidied';
 
 export interface Planned {
   task: string;
@@ -31,14 +32,14 @@ export interface SessionPlan {
 function withoutLostPins(
   problem: Problem,
   found: Found,
-  onBetter?: (found: Found) => void,
+  hear: (problem: Problem) => ((found: Found) => void) | undefined,
 ): { problem: Problem; found: Found } {
   const schedule = new Placer(problem).schedule(found.order);
   const lost = found.order.filter((i) => problem.pin[i]! >= 0 && schedule.end[i]! < 0);
   if (lost.length === 0) return { problem, found };
   const rest: Problem = { ...problem, hopeless: new Map(problem.hopeless), pinsCollide: true };
   for (const i of lost) rest.hopeless.set(i, schedule.why.get(i) ?? 'it cannot be kept where it is pinned');
-  return { problem: rest, found: searched(rest, onBetter) };
+  return { problem: rest, found: searched(rest, hear(rest)) };
 }
 
 function reasonsOf(
@@ -64,11 +65,16 @@ function reasonsOf(
   ];
 }
 
-/** The plan of a question, with `onBetter` told the value of each better one on the way. */
-export function plannedSessions(question: PlanQuestion, onBetter?: (value: number) => void): SessionPlan {
+/** The plan of a question; `onBetter` hears each better one on the way, whole and never called proven. */
+export function plannedSessions(question: PlanQuestion, onBetter?: (plan: SessionPlan) => void): SessionPlan {
   const first = compiled(question);
-  const hear = onBetter && (({ value }: Found) => onBetter(value));
-  const { problem, found } = withoutLostPins(first, searched(first, hear), hear);
+  const hear = (problem: Problem) => onBetter && ((found: Found) => onBetter(asPlan(question, problem, found)));
+  const { problem, found } = withoutLostPins(first, searched(first, hear(first)), hear);
+  return asPlan(question, problem, tidied(problem, found));
+}
+
+/** An order that was found, as it is told. */
+function asPlan(question: PlanQuestion, problem: Problem, found: Found): SessionPlan {
   const placer = new Placer(problem);
   const schedule = placer.schedule(found.order);
   const times = placer.readyTimes();
@@ -125,7 +131,8 @@ export function plannedSessions(question: PlanQuestion, onBetter?: (value: numbe
 /**
  * What to do when: tasks of several bicycles laid into sessions, with one pair of hands, waits that run on the clock, what there is one of, what must be closed
  * in one session and what must be lifted out in time. An order of tasks falls out in time as early as it can (`Placer`); every order of up to eight tasks is
- * gone through, more are searched from several beginnings by moving one task at a time, bounded by placings. What cannot be placed is told with why, and the rest is planned.
+ * gone through, more are searched from several beginnings by moving one task at a time, bounded by placings; where it costs nothing, dirty work of a session
+ * goes before clean work. What cannot be placed is told with why, and the rest is planned.
  *
  * Units: whole minutes from one zero. Errors: a session that ends before it begins, unknown names, two of one name. Source: branch and bound; late-acceptance search.
  * Example: 30 and 60 minutes of two bicycles in one session from 0 → ready at 30 and 90, mean 60, proven.
@@ -155,5 +162,5 @@ export const planSessions = defineCalculator({
     ],
   },
   input: planInput,
-  run: (question): SessionPlan => plannedSessions(question),
+  run: (question, onBetter): SessionPlan => plannedSessions(question, onBetter),
 });

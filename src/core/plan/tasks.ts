@@ -99,6 +99,7 @@ function taskOf(bicycle: string, each: OpenWork, open: readonly OpenWork[], lear
     waitMin: row.waitMin,
     uses,
     holdsWhileWaiting: row.holds === 'yes',
+    dirty: row.dirty === 'yes' || inOne,
     splittable: row.splits === 'long' && minutes > LONG_MIN && !inOne,
     earliestMin: 0,
     ...(row.maxWaitMin !== null && { maxWaitMin: row.maxWaitMin }),

@@ -13,8 +13,6 @@ export type SessionPlan = AnswerOf<'plan.sessions'>;
 
 /** A plan is made anew at the soonest every so many minutes, so that it does not run under the eyes of whoever reads it. */
 const STEP_MS = 5 * 60_000;
-/** Orders that a first look lays out. */
-const FIRST_LOOK = 150;
 
 /** The moment that a plan is made from: it moves in steps. */
 function usePlanMoment(): Date {
@@ -73,23 +71,15 @@ export function usePlan(have: number, tried: Readonly<Record<string, string>>): 
     tasks: [],
     before: [],
   });
-  const [first, question] = useMemo(() => {
+  const question = useMemo(() => {
     const { inputs: of, tasks: now, before } = asked;
-    if (!of) return [null, null];
-    const ask = (placings?: number) => planInput(now, of.sessions, of.settings, of.zeroMs, of.tried, before, placings);
-    return [ask(FIRST_LOOK), ask()];
+    return of && planInput(now, of.sessions, of.settings, of.zeroMs, of.tried, before);
   }, [asked]);
-  // A first look is there at once; the best plan that is found takes its place.
-  const quick = useReckon('plan.sessions', first);
-  const full = useReckon('plan.sessions', quick.pending ? null : question);
-  const isFull = !full.pending && full.output !== null && !quick.pending;
-  const plan = isFull ? full.output : (quick.output ?? full.output);
-  const pending = quick.pending || full.pending;
-  const { errors } = quick;
+  const { output: plan, pending, errors } = useReckon('plan.sessions', question, true);
   // What is asked anew is told of the plan of before, which is kept to wherever nothing is better.
   if (inputs !== asked.inputs) setAsked({ inputs, tasks: inputs?.tasks ?? [], before: plan?.plan ?? [] });
-  else if (isFull && full.output) {
-    const instead = withPenetrant(asked.tasks, full.output);
+  else if (plan && !pending) {
+    const instead = withPenetrant(asked.tasks, plan);
     if (instead !== asked.tasks) setAsked({ ...asked, tasks: instead });
   }
   const promise = useReckon(

@@ -31,14 +31,14 @@ function remember(key: string, result: Reckoned): Reckoned {
 /** What starts the worker comes with the first question. */
 const worker = () => import('@/worker/client');
 
-/** Asks in the worker, where nobody is asking the same already, and remembers the answer. Rejects when `caller` asks anew. */
-export async function askOnce(caller: string, key: string): Promise<Reckoned> {
+/** Asks in the worker, where nobody is asking the same already, and remembers the answer; `onBetter` hears what is found on the way. Rejects when `caller` asks anew. */
+export async function askOnce(caller: string, key: string, onBetter?: (output: unknown) => void): Promise<Reckoned> {
   // Answered for another view since whoever asks was drawn.
   const there = answered.get(key);
   if (there) return there;
   wanted.set(caller, key);
   try {
-    return await (waitFor(caller, key) ?? ask(caller, key));
+    return await (waitFor(caller, key) ?? ask(caller, key, onBetter));
   } finally {
     if (wanted.get(caller) === key) wanted.delete(caller);
   }
@@ -54,11 +54,16 @@ function waitFor(caller: string, key: string): Promise<Reckoned> | undefined {
   });
 }
 
-function ask(caller: string, key: string): Promise<Reckoned> {
+function ask(caller: string, key: string, onBetter?: (output: unknown) => void): Promise<Reckoned> {
   const space = key.indexOf(' ');
   const own = worker()
     .then(({ reckoner }) =>
-      reckoner().reckon(caller, key.slice(0, space) as CalculatorId, JSON.parse(key.slice(space + 1)) as never),
+      reckoner().reckon(
+        caller,
+        key.slice(0, space) as CalculatorId,
+        JSON.parse(key.slice(space + 1)) as never,
+        onBetter,
+      ),
     )
     .then((result) => remember(key, result))
     .finally(() => {

@@ -154,6 +154,7 @@ describe('tasks from the record', () => {
     expect(late.unplanned.map(({ task }) => task)).toContain('b/vinegar');
     const instead = withPenetrant(tasks, late);
     expect(instead.find(({ kind }) => kind === 'vinegar')!.label).toMatch(/^Penetrant/);
+    expect(instead.find(({ kind }) => kind === 'lift')!.label).toMatch(/^Wipe off the penetrant/);
     expect(planned([evening, { fromMin: 4000, toMin: 4300 }], instead).unplanned).toEqual([]);
     expect(withPenetrant(tasks, inTime)).toBe(tasks);
   });

@@ -51,9 +51,15 @@ const PENETRANT_WAIT_MIN = 720;
  */
 export function withPenetrant(tasks: Tasks['tasks'], { unplanned }: Pick<Plan, 'unplanned'>): Tasks['tasks'] {
   const lost = new Set(unplanned.map(({ task }) => task));
-  if (!tasks.some(({ kind, id }) => kind === 'vinegar' && lost.has(id))) return tasks;
+  const swapped = new Set(tasks.flatMap(({ kind, id }) => (kind === 'vinegar' && lost.has(id) ? [id] : [])));
+  if (swapped.size === 0) return tasks;
   return tasks.map((task) => {
-    if (task.kind !== 'vinegar' || !lost.has(task.id)) return task;
+    if (task.kind === 'lift' && task.after.some((before) => swapped.has(before)))
+      return {
+        ...task,
+        label: task.label.replace('Lift out of the vinegar and oil', 'Wipe off the penetrant and oil'),
+      };
+    if (!swapped.has(task.id)) return task;
     const { maxWaitMin: _none, ...rest } = task;
     return {
       ...rest,
@@ -73,7 +79,6 @@ export function planInput(
   zeroMs: number,
   tried: Readonly<Record<string, string>> = {},
   before: Plan['plan'] = [],
-  placings?: number,
 ): QuestionOf<'plan.sessions'> {
   const known = new Set(tasks.map(({ id }) => id));
   const all = { ...pins, ...tried };
@@ -99,6 +104,7 @@ export function planInput(
         holdsWhileWaiting,
         splittable,
         maxWaitMin,
+        dirty,
         label,
         notBefore,
       }) => ({
@@ -110,6 +116,7 @@ export function planInput(
         uses,
         holdsWhileWaiting,
         splittable,
+        dirty,
         label,
         earliestMin: notBefore === null ? 0 : Math.max(0, minuteOf(zeroMs, Date.parse(notBefore))),
         ...(maxWaitMin !== undefined && { maxWaitMin }),
@@ -121,7 +128,6 @@ export function planInput(
       return known.has(task) && fromMin >= 0 ? [{ task, fromMin }] : [];
     }),
     before: before.map(({ task, fromMin }) => ({ task, fromMin })),
-    ...(placings !== undefined && { placings }),
   };
 }
 

@@ -17,6 +17,8 @@ export const workRow = z.strictObject({
   /** What there is one of; null where it takes nothing of the kind. */
   uses: z.nullable(z.enum(['bath', 'stand'])),
   holds: z.enum(['yes', 'no']),
+  /** Greasy hands: before clean work of one session. */
+  dirty: z.enum(['yes', 'no']),
   /** Long ones may be gone on with in another session. */
   splits: z.enum(['long', 'no']),
   ...provenance,
