@@ -102,7 +102,7 @@ describe('the floor on the screen', () => {
       bike('b1', 'Bath bike', { purchase: { paid: 1, at: AT }, timers: [soaked] }),
       bike('b2', 'Loose roadster', { looseEnds: [{ id: 'l', place: 'stem', label: 'Stem', at: AT, closedAt: null }] }),
     ]);
-    const standing = screen.getByRole('list', { name: 'What runs and what waits' });
+    const standing = await screen.findByRole('list', { name: 'What runs and what waits' });
     expect(standing).toHaveTextContent('Time is up: Bolts.');
     expect(standing).toHaveTextContent('Loosely assembled: Loose roadster.');
     expect(screen.getByText(/time is up since/)).toBeInTheDocument();

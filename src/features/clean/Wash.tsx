@@ -20,8 +20,8 @@ import { useTrays } from '../workshop/useTrays';
 import { useNow } from '../workshop/useNow';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
+import { BathTimes } from './BathTimes';
 import { SoakStarted } from './SoakStarted';
-import { WashStrip } from './WashStrip';
 
 const SOILS = [
   ['old-grease', 'Old grease'],
@@ -145,16 +145,19 @@ export function Wash({ bicycle, send }: StageProps) {
   const { output: plan, errors } = useReckon('clean.plan', question);
   const dirty = new Map(list.map((part) => [part.key, part]));
   const labels = Object.fromEntries(baths.map((bath) => [bath.id, bath.label]));
-  const running = (question?.baths ?? []).flatMap((bath) =>
-    bath.busyMinutes ? [{ bathId: bath.id, minutesLeft: bath.busyMinutes }] : [],
-  );
+  const inUse = new Set((question?.baths ?? []).flatMap(({ id, busyMinutes }) => (busyMinutes ? [id] : [])));
   const shown = plan && plan.loads.every((load) => load.partIds.every((key) => dirty.has(key))) ? plan : null;
   const clean = (keys: string[]) => send({ type: 'cleanParts', parts: keys.map(keyParts), clean: true });
   return (
     <>
       <Section title="The wash" aside={list.length ? `${list.length} parts are dirty` : undefined}>
         {list.length === 0 && (
-          <Typography>Nothing dirty lies in the trays. What is taken off at Strip comes here.</Typography>
+          <>
+            <Typography sx={{ mb: 1 }}>
+              Nothing dirty lies in the trays. What is taken off at Strip comes here.
+            </Typography>
+            <BathTimes bicycle={bicycle} plan={null} labels={labels} now={now} />
+          </>
         )}
         {errors.map((error) => (
           <Typography key={error.path} role="alert" color="error">
@@ -171,13 +174,7 @@ export function Wash({ bicycle, send }: StageProps) {
               />
               <BigNumber value={hours(shown.totals.untilLastOutMinutes)} label="until the last is out" />
             </Box>
-            <WashStrip
-              plan={shown}
-              labels={labels}
-              now={now}
-              byHandMinutes={shown.totals.handsMinutes}
-              running={running}
-            />
+            <BathTimes bicycle={bicycle} plan={shown} labels={labels} now={now} />
             <RuledList aria-label="Loads">
               {shown.loads.map((load) => (
                 <LoadRow
@@ -186,7 +183,7 @@ export function Wash({ bicycle, send }: StageProps) {
                   load={load}
                   bath={own(labels, load.bathId) ?? load.bathId}
                   dirty={dirty}
-                  waits={running.some((each) => each.bathId === load.bathId)}
+                  waits={inUse.has(load.bathId)}
                   onStarted={setStarted}
                 />
               ))}

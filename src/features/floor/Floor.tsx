@@ -3,67 +3,36 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
 import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
-import { floorRows, type FloorOrder, type Summary } from '@/model/summary';
+import { floorRows, type FloorOrder } from '@/model/summary';
 import { nowIso } from '@/store/now';
-import { clockTime, hours } from '@/ui/format';
 import { useKeys } from '@/ui/keys/useKeys';
 import { TopBar } from '../top-bar/TopBar';
 import { useNow } from '../workshop/useNow';
 import { useSettings, useWorkshop, useWorkshopName, useWorkshopState } from '../workshop/WorkshopProvider';
 import { AddBicycle } from './AddBicycle';
 import { ShortList } from './ShortList';
+import { shownEvents, todayEvents, todayHeightPx } from './todayEvents';
 
 // A floor with few bicycles needs no tools; they come after the list is drawn.
 // Seen once, on the first day.
 const EmptyFloor = dynamic(() => import('./EmptyFloor').then((module) => module.EmptyFloor), { ssr: false });
 const FloorTools = dynamic(() => import('./FloorTools').then((module) => module.FloorTools), { ssr: false });
 
+// What stands above the list comes after it, into a room that is kept for it.
+const Above = dynamic(() => import('./Above').then((module) => module.Above), { ssr: false });
 const LongList = dynamic(() => import('./LongList').then((module) => module.LongList), { ssr: false });
 
 /** From so many on only those on the screen are drawn. */
 const MANY = 24;
-
-/** What runs and what waits over the whole floor, in one line each. */
-function Standing({ rows, nowMs }: { rows: Summary[]; nowMs: number }) {
-  const timers = rows.flatMap((row) => row.timers).sort((a, b) => a.dueAtMs - b.dueAtMs);
-  const up = timers.filter((timer) => timer.dueAtMs <= nowMs);
-  const loose = rows.filter((row) => row.loose.length > 0);
-  const waits = rows.flatMap((row) => row.waits);
-  const running = rows.find((row) => row.clockSince !== null);
-  const short = rows
-    .flatMap(({ name, bought, sold, wentOut, drawn }) =>
-      bought && !sold && wentOut === null && drawn?.nextMinutes != null ? [{ name, minutes: drawn.nextMinutes }] : [],
-    )
-    .sort((a, b) => a.minutes - b.minutes)[0];
-  const lines = [
-    up.length > 0 && `Time is up: ${up.map((timer) => timer.label).join(', ')}.`,
-    timers.length > up.length &&
-      `Next out: ${timers[up.length]!.label} by ${clockTime(new Date(timers[up.length]!.dueAtMs))}.`,
-    running && `On the clock: ${running.name}.`,
-    loose.length > 0 && `Loosely assembled: ${loose.map((row) => row.name).join(', ')}.`,
-    waits.length > 0 && `${waits.length === 1 ? 'One delivery is' : `${waits.length} deliveries are`} waited for.`,
-    short && `Shortest job: ${short.name}, ${hours(short.minutes)}.`,
-  ].filter((words): words is string => typeof words === 'string');
-  if (lines.length === 0) return null;
-  return (
-    <Box
-      component="ul"
-      aria-label="What runs and what waits"
-      sx={{ p: 0, m: 0, listStyle: 'none', fontSize: '1.02rem', '& li': { py: 0.15 } }}
-    >
-      {lines.map((words) => (
-        <li key={words}>{words}</li>
-      ))}
-    </Box>
-  );
-}
+/** A line of what runs and what waits. */
+const STANDING_PX = 40;
 
 /** The first screen: what can be done now, bicycle by bicycle. */
 export function Floor() {
   const summaries = useWorkshopState((state) => state.summaries);
   const status = useWorkshopState((state) => state.status);
   const workshop = useWorkshop();
-  const { name, currency, letterKeys } = useSettings();
+  const { name, currency, letterKeys, week, ownSessions } = useSettings();
   const demo = useWorkshopName() === 'demo';
   const now = useNow(20_000);
   const minute = Math.floor(now.getTime() / 60_000);
@@ -79,6 +48,10 @@ export function Floor() {
     () => floorRows(all, { search: asked, order, archived, nowMs: minute * 60_000 }),
     [all, asked, order, archived, minute],
   );
+  const here = useMemo(() => all.filter((row) => row.archivedAt === null), [all]);
+  const events = todayEvents(here, minute * 60_000);
+  const hasRuler =
+    events.length > 0 || (week.length + ownSessions.length > 0 && here.some((row) => row.open.length > 0));
   useKeys(['floor'], { search: () => field.current?.focus(), add: () => setAdding(true) }, letterKeys);
   const archive = useCallback(
     (id: string, put: boolean) => {
@@ -103,34 +76,38 @@ export function Floor() {
               sx={{
                 display: 'flex',
                 justifyContent: 'space-between',
-                alignItems: 'start',
-                gap: 3,
+                alignItems: 'end',
+                gap: 2,
                 flexWrap: 'wrap',
-                mb: 2,
+                mb: 1.5,
               }}
             >
               <Box>
                 <Typography variant="h1">On the floor</Typography>
-                <Typography sx={{ color: 'text.secondary', mb: 1.5 }}>
-                  {name}, {all.length - away === 1 ? 'one bicycle' : `${all.length - away} bicycles`}
+                <Typography sx={{ color: 'text.secondary' }}>
+                  {name}, {here.length === 1 ? 'one bicycle' : `${here.length} bicycles`}
                   {away > 0 && `, ${away} put away`}
                 </Typography>
-                <Standing rows={all.filter((row) => row.archivedAt === null)} nowMs={now.getTime()} />
               </Box>
-              <AddBicycle label="Add a bicycle" open={adding} onOpen={setAdding} />
+              <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'end' }}>
+                {(all.length > 3 || away > 0) && (
+                  <FloorTools
+                    search={search}
+                    onSearch={setSearch}
+                    order={order}
+                    onOrder={setOrder}
+                    away={away}
+                    archived={archived}
+                    onArchived={setArchived}
+                    field={field}
+                  />
+                )}
+                <AddBicycle label="Add a bicycle" open={adding} onOpen={setAdding} />
+              </Box>
             </Box>
-            {(all.length > 3 || away > 0) && (
-              <FloorTools
-                search={search}
-                onSearch={setSearch}
-                order={order}
-                onOrder={setOrder}
-                away={away}
-                archived={archived}
-                onArchived={setArchived}
-                field={field}
-              />
-            )}
+            <Box sx={{ minHeight: (hasRuler ? todayHeightPx(shownEvents(events).shown.length) : 0) + STANDING_PX }}>
+              {here.length > 0 && <Above rows={here} events={events} nowMs={minute * 60_000} hasRuler={hasRuler} />}
+            </Box>
             <List
               label={archived ? 'Bicycles put away' : 'Bicycles on the floor'}
               rows={rows}

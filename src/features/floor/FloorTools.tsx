@@ -1,5 +1,4 @@
 'use client';
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -34,21 +33,21 @@ export function FloorTools({
   field: RefObject<HTMLInputElement | null>;
 }) {
   return (
-    <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mb: 2, alignItems: 'center' }}>
+    <>
       <TextField
         label="Search"
         type="search"
         value={search}
         inputRef={field}
         onChange={(event) => onSearch(event.target.value)}
-        sx={{ width: { xs: '100%', sm: 260 } }}
+        sx={{ width: { xs: '100%', sm: 200 } }}
       />
       <TextField
         select
         label="Sort by"
         value={order}
         onChange={(event) => onOrder(event.target.value as FloorOrder)}
-        sx={{ minWidth: 210 }}
+        sx={{ minWidth: 190 }}
       >
         {FLOOR_ORDERS.map((id) => (
           <MenuItem key={id} value={id}>
@@ -65,6 +64,6 @@ export function FloorTools({
           {archived ? 'Back to the floor' : `Put away: ${away}`}
         </Button>
       )}
-    </Box>
+    </>
   );
 }

@@ -35,7 +35,7 @@ function whyNot(task: OpenTask, have: number, zeroMs: number, startMin: number |
 
 /** What to do now, with the minutes that somebody has: three things at most, where to stop, and what is left alone and why. */
 export function NowList({ whole, have, onHave }: { whole: WholePlan; have: number; onHave(minutes: number): void }) {
-  const { zeroMs, tasks, plan, pending } = whole;
+  const { zeroMs, tasks, plan, late, pending } = whole;
   const workshop = useWorkshop();
   const router = useRouter();
   const [asking, setAsking] = useState<string | null>(null);
@@ -50,10 +50,6 @@ export function NowList({ whole, have, onHave }: { whole: WholePlan; have: numbe
   const open = new Set(tasks.map(({ id }) => id));
   const startOf = new Map(plan?.plan.toReversed().map(({ task, fromMin }) => [task, fromMin]));
   const leftOut = tasks.filter(({ id, after }) => !inNow.has(id) && after.every((before) => !open.has(before)));
-  const late = tasks.filter(
-    ({ id, latest }) =>
-      latest !== null && (startOf.get(id) === undefined || zeroMs + startOf.get(id)! * 60_000 > Date.parse(latest)),
-  );
   // A bicycle of the floor is opened before anything is changed on it.
   const tell = (bicycle: string, command: Command) =>
     void workshop.open(bicycle).then((opened) => opened && workshop.send(bicycle, command));

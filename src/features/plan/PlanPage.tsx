@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
 import { useDeferredValue, useEffect, useMemo, useState, type KeyboardEvent } from 'react';
+import { apartWords } from '@/model/plan/apart';
 import { percent } from '@/ui/format';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
@@ -157,9 +158,7 @@ export function PlanPage() {
     const { savePlan } = await import('./savePlan');
     await savePlan(whole, names);
   };
-  const apart = new Set(
-    tasks.filter(({ kind }) => kind === 'back' || kind === 'overhaul').map(({ bicycle }) => bicycle),
-  ).size;
+  const apart = useMemo(() => apartWords(Object.values(summaries)), [summaries]);
   const hasSessions = settings.week.length + settings.ownSessions.length > 0;
   return (
     <>
@@ -203,12 +202,7 @@ export function PlanPage() {
           <Box role="status" aria-label="What moved" sx={{ fontWeight: 620 }}>
             {moves.join(' ')}
           </Box>
-          {apart > 1 && (
-            <Box sx={{ mb: 1 }}>
-              {apart} bicycles lie apart at once: each is one more in the head. Closing one before opening another makes
-              it lighter.
-            </Box>
-          )}
+          {apart && <Box sx={{ mb: 1 }}>{apart}</Box>}
           {!hasSessions && <Box sx={{ mb: 1 }}>Say below when somebody is here, and the plan reaches beyond now.</Box>}
           {plan && plan.plan.length > 0 && (
             <Ruler

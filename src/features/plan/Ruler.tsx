@@ -10,7 +10,7 @@ import type { OpenTask, WholePlan } from './usePlan';
 
 const PX_PER_MIN = 2;
 /** A narrower block says nothing of itself; its words stand below when it is chosen. */
-const LEAST_WORDS_PX = 40;
+const LEAST_WORDS_PX = 58;
 const GAP_PX = 16;
 const ROW_PX = 46;
 const THIN_PX = 26;
@@ -96,7 +96,15 @@ function Block({
         '&:focus-visible': { outline: '3px solid', outlineColor: 'primary.main', outlineOffset: 1 },
       }}
     >
-      {width >= LEAST_WORDS_PX ? task.label : ''}
+      {width >= LEAST_WORDS_PX && (
+        // Whole lines or none: half a line says nothing.
+        <Box
+          component="span"
+          sx={{ display: '-webkit-box', WebkitLineClamp: 2, WebkitBoxOrient: 'vertical', overflow: 'hidden' }}
+        >
+          {task.label}
+        </Box>
+      )}
     </Box>
   );
 }

@@ -33,20 +33,31 @@ export function withNow(sessions: readonly Session[], fromMs: number, minutes: n
   ];
 }
 
-export interface WholePlan {
+/** A plan of what is open, without its promises. */
+export interface OpenPlan {
   zeroMs: number;
   sessions: Session[];
   tasks: OpenTask[];
   left: AnswerOf<'plan.tasks'>['left'];
   later: string[];
   plan: SessionPlan | null;
-  promises: AnswerOf<'plan.promise'>['promises'];
+  /** What must be taken out by a moment that no session reaches. */
+  late: OpenTask[];
   pending: boolean;
   errors: { path: string; message: string }[];
 }
+export interface WholePlan extends OpenPlan {
+  promises: AnswerOf<'plan.promise'>['promises'];
+}
 
-/** The plan of everything that is open, from the records, the week and the hand; `have` are the minutes that somebody has now, `tried` a pin under the finger. */
-export function usePlan(have: number, tried: Readonly<Record<string, string>>): WholePlan {
+/** Tasks whose latest moment the plan does not keep. */
+function lateOf(tasks: readonly OpenTask[], plan: SessionPlan | null, zeroMs: number): OpenTask[] {
+  const startOf = new Map(plan?.plan.toReversed().map(({ task, fromMin }) => [task, zeroMs + fromMin * 60_000]));
+  return tasks.filter(({ id, latest }) => latest !== null && !((startOf.get(id) ?? Infinity) <= Date.parse(latest)));
+}
+
+/** What is open as a question, and its plan. */
+function useAsked(have: number, tried: Readonly<Record<string, string>>) {
   const settings = useSettings();
   const moment = usePlanMoment();
   const learnt = useLearnt();
@@ -82,25 +93,36 @@ export function usePlan(have: number, tried: Readonly<Record<string, string>>): 
     const instead = withPenetrant(asked.tasks, plan);
     if (instead !== asked.tasks) setAsked({ ...asked, tasks: instead });
   }
-  const promise = useReckon(
-    'plan.promise',
-    useMemo(
-      () =>
-        question && plan && !pending && plan.plan.length > 0 ? promiseInput(question, plan.plan, asked.tasks) : null,
-      [question, plan, pending, asked.tasks],
-    ),
-  );
-  return {
+  const whole: OpenPlan = {
     zeroMs,
     sessions,
     tasks: asked.tasks,
     left: found.output?.left ?? [],
     later,
     plan,
-    promises: promise.pending ? [] : (promise.output?.promises ?? []),
+    late: plan && !pending ? lateOf(asked.tasks, plan, zeroMs) : [],
     pending: pending || found.pending,
     errors,
   };
+  return { question, isPlanned: plan !== null && !pending, whole };
+}
+
+const NOTHING_TRIED = {};
+/** The plan of what is open, by the sessions alone. */
+export const useOpenPlan = (): OpenPlan => useAsked(0, NOTHING_TRIED).whole;
+
+/** The plan of everything that is open, from the records, the week and the hand; `have` are the minutes that somebody has now, `tried` a pin under the finger. */
+export function usePlan(have: number, tried: Readonly<Record<string, string>>): WholePlan {
+  const { question, isPlanned, whole } = useAsked(have, tried);
+  const { plan, tasks } = whole;
+  const promise = useReckon(
+    'plan.promise',
+    useMemo(
+      () => (question && plan && isPlanned && plan.plan.length > 0 ? promiseInput(question, plan.plan, tasks) : null),
+      [question, plan, isPlanned, tasks],
+    ),
+  );
+  return { ...whole, promises: promise.pending ? [] : (promise.output?.promises ?? []) };
 }
 
 /** What a changed plan did to the moments at which bicycles are out, in sentences; nothing where nothing moved. */

@@ -32,9 +32,13 @@ export function demoWorkshop(now: Date): { bicycles: Bicycle[]; settings: Worksh
       name: 'Ticket hall workshop',
       customerPerHour: 3600,
       week: [
+        { id: 'monday', day: 1, from: '18:30', to: '19:30' },
         { id: 'tuesday', day: 2, from: '18:30', to: '20:00' },
+        { id: 'wednesday', day: 3, from: '18:30', to: '20:00' },
         { id: 'thursday', day: 4, from: '18:00', to: '20:00' },
+        { id: 'friday', day: 5, from: '17:00', to: '18:00' },
         { id: 'saturday', day: 6, from: '09:00', to: '13:00' },
+        { id: 'sunday', day: 7, from: '16:00', to: '17:30' },
       ],
     },
     stock: drawer(ago),
