@@ -1,4 +1,5 @@
 import '@fontsource-variable/archivo/wdth.css';
+import './print.css';
 import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
 import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';

@@ -1,7 +1,6 @@
 'use client';
-import ArrowDownward from '@mui/icons-material/ArrowDownward';
-import ArrowUpward from '@mui/icons-material/ArrowUpward';
 import Box from '@mui/material/Box';
+import { ArrowDown, ArrowUp } from '@/ui/toolIcons';
 import {
   createSortedRowModel,
   rowSortingFeature,
@@ -144,7 +143,7 @@ export function DataTable<Item extends object>({
   );
 }
 
-const ARROWS = { asc: ArrowUpward, desc: ArrowDownward };
+const ARROWS = { asc: ArrowUp, desc: ArrowDown };
 const ORDERS = { asc: 'ascending', desc: 'descending' } as const;
 
 function Head<Item>({

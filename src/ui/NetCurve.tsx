@@ -41,7 +41,7 @@ export function NetCurve({
     return a.net + ((b.net - a.net) * (price - a.price)) / (b.price - a.price);
   };
   const marks = [
-    { price: ask, words: `best ${money(ask, currency, true)}`, colour: 'var(--mui-palette-primary-main)' },
+    { price: ask, words: `best ${money(ask, currency)}`, colour: 'var(--mui-palette-primary-main)' },
     ...(asked !== null && asked !== ask && asked >= first.price && asked <= last.price
       ? [{ price: asked, words: 'asked', colour: 'var(--mui-palette-state-replace)' }]
       : []),
@@ -50,7 +50,7 @@ export function NetCurve({
     <svg
       viewBox={`0 0 ${W} ${H}`}
       role="img"
-      aria-label={`What is left of each price, the waiting paid: most at ${money(ask, currency, true)}`}
+      aria-label={`What is left of each price, the waiting paid: most at ${money(ask, currency)}`}
       style={{ width: '100%', maxWidth: W, height: 'auto', display: 'block', overflow: 'visible' }}
     >
       {y.ticks(4).map((tick) => (
@@ -63,7 +63,7 @@ export function NetCurve({
             fontSize="12.5"
             fill="var(--mui-palette-text-secondary)"
           >
-            {money(tick, currency, true)}
+            {money(tick, currency)}
           </text>
         </g>
       ))}
@@ -95,7 +95,7 @@ export function NetCurve({
           fontSize="12.5"
           fill="var(--mui-palette-text-secondary)"
         >
-          {money(tick, currency, true)}
+          {money(tick, currency)}
         </text>
       ))}
       {marks.map(({ price, words, colour }) => (

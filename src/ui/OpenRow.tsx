@@ -1,6 +1,6 @@
 'use client';
-import ChevronRight from '@mui/icons-material/ChevronRight';
 import Box from '@mui/material/Box';
+import { ChevronRight } from '@/ui/icons';
 import type { ReactNode } from 'react';
 
 /** A row of a ruled list that opens what it names: the whole width is the target. `columns` are those before the arrow. */

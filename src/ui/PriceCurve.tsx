@@ -2,7 +2,7 @@
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
-import { money } from './format';
+import { limit, money, percent } from './format';
 
 const H = 210;
 const PAD = { left: 44, right: 14, top: 22, bottom: 30 };
@@ -43,7 +43,7 @@ export function PriceCurve({
     <svg
       viewBox={`0 0 ${W} ${H}`}
       role="img"
-      aria-label={`Chance of reaching what is wanted: ${Math.round(askedAt * 100)} % at the asking price of ${money(asking, currency, true)}, ${Math.round(confidence * 100)} % at ${money(ceiling, currency, true)}`}
+      aria-label={`Chance of reaching what is wanted: ${percent(askedAt)} at the asking price of ${money(asking, currency)}, ${percent(confidence)} at ${limit(ceiling, currency)}`}
       style={{ width: '100%', height: 'auto', display: 'block', overflow: 'visible' }}
     >
       {[0, 0.25, 0.5, 0.75, 1].map((tick) => (
@@ -71,7 +71,7 @@ export function PriceCurve({
           fontSize="12.5"
           fill="var(--mui-palette-text-secondary)"
         >
-          {money(tick, currency, true)}
+          {money(tick, currency)}
         </text>
       ))}
       <path
@@ -96,7 +96,7 @@ export function PriceCurve({
         fontWeight="660"
         fill="var(--mui-palette-text-primary)"
       >
-        {money(ceiling, currency, true)} at {Math.round(confidence * 100)} %
+        {limit(ceiling, currency)} at {percent(confidence)}
       </text>
       {asking > 0 && (
         <g>

@@ -47,7 +47,7 @@ export function PriceDots({
     <svg
       viewBox={`0 0 ${W} ${H}`}
       role="img"
-      aria-label={`${counted.length} sold prices from ${money(Math.min(...counted.map((dot) => dot.price)), currency, true)} to ${money(Math.max(...counted.map((dot) => dot.price)), currency, true)}${range ? `; this one ${money(range.low, currency, true)} to ${money(range.high, currency, true)}` : ''}`}
+      aria-label={`${counted.length} sold prices from ${money(Math.min(...counted.map((dot) => dot.price)), currency)} to ${money(Math.max(...counted.map((dot) => dot.price)), currency)}${range ? `; this one ${money(range.low, currency)} to ${money(range.high, currency)}` : ''}`}
       style={{ width: '100%', height: 'auto', display: 'block', overflow: 'visible' }}
     >
       {range && (
@@ -79,7 +79,7 @@ export function PriceDots({
             stroke="var(--mui-palette-text-secondary)"
             strokeWidth="1.6"
           >
-            <title>{`${dot.label}: ${money(dot.price, currency, true)}, left out`}</title>
+            <title>{`${dot.label}: ${money(dot.price, currency)}, left out`}</title>
           </rect>
         ) : (
           <circle
@@ -90,7 +90,7 @@ export function PriceDots({
             fill="var(--mui-palette-sheet-line)"
             opacity={0.45 + 0.55 * dot.weight}
           >
-            <title>{`${dot.label}: ${money(dot.price, currency, true)}`}</title>
+            <title>{`${dot.label}: ${money(dot.price, currency)}`}</title>
           </circle>
         ),
       )}
@@ -103,7 +103,7 @@ export function PriceDots({
           fontSize="12.5"
           fill="var(--mui-palette-text-secondary)"
         >
-          {money(tick, currency, true)}
+          {money(tick, currency)}
         </text>
       ))}
     </svg>

@@ -2,10 +2,10 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
-import GlobalStyles from '@mui/material/GlobalStyles';
 import type { ReactNode } from 'react';
+import { Paper } from './Paper';
 
-/** Something to be printed by itself: on paper only this stands, black on white. */
+/** Something to be printed by itself, in a window over the page: on paper only this stands, black on white. */
 export function PrintAlone({
   label,
   onClose,
@@ -19,16 +19,7 @@ export function PrintAlone({
 }) {
   return (
     <Dialog open onClose={onClose} aria-label={label} className="print-alone" maxWidth="sm" fullWidth>
-      <GlobalStyles
-        styles={{
-          '@media print': {
-            'body > *:not(.print-alone)': { display: 'none !important' },
-            '.print-alone': { position: 'static !important' },
-            '.print-alone .MuiBackdrop-root, .print-alone .no-print': { display: 'none !important' },
-          },
-        }}
-      />
-      <Box sx={{ bgcolor: '#fff', color: '#111', p: 3 }}>{children}</Box>
+      <Paper sx={{ border: 0, p: 3 }}>{children}</Paper>
       <Box
         className="no-print"
         sx={{
@@ -43,11 +34,11 @@ export function PrintAlone({
         }}
       >
         {extra}
-        <Button color="inherit" onClick={() => window.print()}>
-          Print
-        </Button>
-        <Button variant="contained" autoFocus onClick={onClose}>
+        <Button color="inherit" onClick={onClose}>
           Close
+        </Button>
+        <Button variant="contained" autoFocus onClick={() => window.print()}>
+          Print
         </Button>
       </Box>
     </Dialog>

@@ -213,7 +213,6 @@ export function ReadingField({
             style: large ? { fontSize: '1.6rem', fontWeight: 640, height: 40 } : { fontWeight: 600 },
           },
           input: unit ? { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> } : undefined,
-          inputLabel: { shrink: true },
           formHelperText: { role: hint ? 'alert' : undefined, sx: { mx: 0.5 } },
         }}
       />

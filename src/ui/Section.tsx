@@ -3,9 +3,20 @@ import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 
 /** A part of a stage: a ruled heading and what belongs to it. Not a card. */
-export function Section({ title, aside, children }: { title: string; aside?: ReactNode; children: ReactNode }) {
+export function Section({
+  title,
+  aside,
+  id,
+  children,
+}: {
+  title: string;
+  aside?: ReactNode;
+  /** What it is gone to by. */
+  id?: string;
+  children: ReactNode;
+}) {
   return (
-    <Box component="section" sx={{ mt: 4, '&:first-of-type': { mt: 0 } }}>
+    <Box component="section" id={id} sx={{ mt: 4, scrollMarginTop: 80, '&:first-of-type': { mt: 0 } }}>
       <Box
         sx={{
           display: 'flex',

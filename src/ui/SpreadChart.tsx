@@ -73,7 +73,7 @@ export function SpreadChart({
           fontSize="12.5"
           fill="var(--mui-palette-text-secondary)"
         >
-          {money(tick, currency, true)}
+          {money(tick, currency)}
         </text>
       ))}
       <path d={`M${x(0)} ${PAD.top - 6}V${y(0) + 5}`} stroke="var(--mui-palette-sheet-line)" strokeWidth="1.5" />
@@ -85,7 +85,7 @@ export function SpreadChart({
           strokeDasharray="4 3"
         />
         <text y={12} textAnchor="middle" fontSize="12.5" fontWeight="650" fill="var(--mui-palette-text-primary)">
-          middle {money(middle, currency, true)}
+          middle {money(middle, currency)}
         </text>
       </g>
     </svg>

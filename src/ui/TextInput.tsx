@@ -1,12 +1,12 @@
 'use client';
 import FormControl, { type FormControlProps } from '@mui/material/FormControl';
 import FormHelperText, { type FormHelperTextProps } from '@mui/material/FormHelperText';
-import InputLabel, { type InputLabelProps } from '@mui/material/InputLabel';
-import OutlinedInput, { type OutlinedInputProps } from '@mui/material/OutlinedInput';
+import InputLabel from '@mui/material/InputLabel';
+import Input, { type InputProps } from '@mui/material/Input';
 import { useId, type ReactNode, type Ref } from 'react';
 
 type Passed = Pick<
-  OutlinedInputProps,
+  InputProps,
   | 'value'
   | 'defaultValue'
   | 'onChange'
@@ -44,9 +44,8 @@ export function TextInput({
   fullWidth?: boolean;
   inputRef?: Ref<HTMLInputElement>;
   slotProps?: {
-    htmlInput?: OutlinedInputProps['inputProps'] & { 'data-reading'?: boolean; 'data-drafting'?: boolean };
-    input?: Partial<OutlinedInputProps>;
-    inputLabel?: Partial<InputLabelProps>;
+    htmlInput?: InputProps['inputProps'] & { 'data-reading'?: boolean; 'data-drafting'?: boolean };
+    input?: Partial<InputProps>;
     formHelperText?: Partial<FormHelperTextProps>;
   };
   sx?: FormControlProps['sx'];
@@ -55,14 +54,10 @@ export function TextInput({
   const id = given ?? own;
   const help = helperText ? `${id}-help` : undefined;
   return (
-    <FormControl size="small" variant="outlined" error={error} fullWidth={fullWidth} sx={sx}>
-      <InputLabel htmlFor={id} {...slotProps.inputLabel}>
-        {label}
-      </InputLabel>
-      <OutlinedInput
+    <FormControl error={error} fullWidth={fullWidth} sx={sx}>
+      <InputLabel htmlFor={id}>{label}</InputLabel>
+      <Input
         id={id}
-        label={label}
-        notched={slotProps.inputLabel?.shrink}
         inputRef={inputRef}
         aria-describedby={help}
         inputProps={slotProps.htmlInput}

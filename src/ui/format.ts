@@ -4,9 +4,16 @@ import { currencyOfUnit, type WorkingRow } from '@/core/verdict';
 
 const formats = new Map<string, Intl.NumberFormat>();
 
-/** Minor units as money. Example: `money(14050, 'EUR')` is "€140.50"; whole amounts lose their noughts with `whole`. */
-export function money(minor: number, currency: string, whole = false): string {
-  const digits = whole && minor % 100 === 0 ? 0 : 2;
+/** Minor units as money, a whole amount without its noughts. Example: `money(14050, 'EUR')` is "€140.50", `money(14000, 'EUR')` is "€140". */
+export const money = (minor: number, currency: string): string => written(minor, currency, minor % 100 === 0 ? 0 : 2);
+
+/** Minor units as they stand under one another, in bills, ledgers and workings: always to the cent. Example: "€140.00". */
+export const moneyInFull = (minor: number, currency: string): string => written(minor, currency, 2);
+
+/** What may be paid at the most, as it is said: whole, and never more than was reckoned. Example: `limit(13499, 'EUR')` is "€134". */
+export const limit = (minor: number, currency: string): string => money(Math.floor(minor / 100) * 100, currency);
+
+function written(minor: number, currency: string, digits: 0 | 2): string {
   const key = `${currency}${digits}`;
   let format = formats.get(key);
   if (!format) {
@@ -46,7 +53,7 @@ export function percent(share: number): string {
 /** A working row's value, money shown as money. */
 export function workingValue(row: WorkingRow): string {
   const currency = currencyOfUnit(row.unit);
-  if (currency && typeof row.value === 'number') return money(roundTo(row.value, 0), currency);
+  if (currency && typeof row.value === 'number') return moneyInFull(roundTo(row.value, 0), currency);
   return `${row.value}${row.unit ? ` ${currency ? '' : row.unit}` : ''}`;
 }
 

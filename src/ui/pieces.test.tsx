@@ -5,7 +5,7 @@ import { bicycleKind } from '@/core/bicycle';
 import { minorUnit, row } from '@/core/verdict';
 import { STATES, stateLabel } from '@/core/vocabulary/vocabulary';
 import { BicycleDrawing } from './drawing/BicycleDrawing';
-import { hours, money, moneyTyped, percent } from './format';
+import { hours, limit, money, moneyInFull, moneyTyped, percent } from './format';
 import { SpreadChart } from './SpreadChart';
 import { StateGlyph, StateMark } from './StateMark';
 import { Working } from './Working';
@@ -13,8 +13,11 @@ import { Working } from './Working';
 describe('how figures are written', () => {
   test('money keeps its pennies unless there are none', () => {
     expect(money(14050, 'EUR')).toBe('€140.50');
-    expect(money(14000, 'EUR', true)).toBe('€140');
-    expect(money(14001, 'EUR', true)).toBe('€140.01');
+    expect(money(14000, 'EUR')).toBe('€140');
+    expect(moneyInFull(14000, 'EUR')).toBe('€140.00');
+    expect(money(14001, 'EUR')).toBe('€140.01');
+    // A limit is never said higher than it was reckoned.
+    expect(limit(13499, 'EUR')).toBe('€134');
     expect(money(-250, 'GBP')).toBe('-£2.50');
     expect(moneyTyped(14050)).toBe('140.50');
   });

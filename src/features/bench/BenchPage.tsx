@@ -1,7 +1,7 @@
 'use client';
-import Close from '@mui/icons-material/Close';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
+import { Close } from '@/ui/icons';
 import { useSearchParams } from 'next/navigation';
 import { Suspense, useCallback, useState, type ReactNode } from 'react';
 import { knownPlace } from '@/core/vocabulary/vocabulary';

@@ -1,8 +1,8 @@
 'use client';
 import Box from '@mui/material/Box';
-import ExpandMore from '@mui/icons-material/ExpandMore';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
+import { ChevronDown } from '@/ui/icons';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
@@ -98,7 +98,7 @@ function Heading({ bicycle }: { bicycle: Bicycle }) {
           <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
             {bicycle.name}
           </Box>
-          <ExpandMore fontSize="small" />
+          <ChevronDown fontSize="small" />
         </ButtonBase>
       </Box>
       {at && <OtherBicycles id={bicycle.id} at={at} onClose={() => setAt(null)} />}

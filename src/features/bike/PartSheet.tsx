@@ -1,8 +1,8 @@
 'use client';
 import Box from '@mui/material/Box';
-import ExpandLess from '@mui/icons-material/ExpandLess';
-import ExpandMore from '@mui/icons-material/ExpandMore';
 import IconButton from '@mui/material/IconButton';
+import { ChevronDown } from '@/ui/icons';
+import { ChevronUp } from '@/ui/toolIcons';
 import { Suspense, useState, type ReactNode } from 'react';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Bicycle } from '@/model/record';
@@ -71,7 +71,7 @@ export function PartSheet({
             color="inherit"
             onClick={() => setWhole(!whole)}
           >
-            {whole ? <ExpandLess /> : <ExpandMore />}
+            {whole ? <ChevronUp /> : <ChevronDown />}
           </IconButton>
         )}
       </Box>

@@ -1,8 +1,8 @@
 'use client';
-import Close from '@mui/icons-material/Close';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
+import { Close } from '@/ui/icons';
 import { Suspense } from 'react';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import { Notes } from '../notes/Notes';

@@ -1,11 +1,8 @@
 'use client';
-import Search from '@mui/icons-material/Search';
-import ZoomIn from '@mui/icons-material/ZoomIn';
-import ZoomOut from '@mui/icons-material/ZoomOut';
-import SaveAlt from '@mui/icons-material/SaveAlt';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
+import { Closer, Farther, Find, SaveFile } from '@/ui/toolIcons';
 import dynamic from 'next/dynamic';
 import { useMemo, useState, type ReactNode } from 'react';
 import { bicycleGeometry } from '@/core/drawing/bicycle';
@@ -87,14 +84,14 @@ function SheetTools({
       {finding ? (
         <FindPlace places={places} onClose={() => onFinding(false)} onFind={onFind} />
       ) : (
-        <Button size="small" color="inherit" startIcon={<Search />} onClick={() => onFinding(true)}>
+        <Button size="small" color="inherit" startIcon={<Find />} onClick={() => onFinding(true)}>
           Find a place
         </Button>
       )}
       <Button
         size="small"
         color="inherit"
-        startIcon={closer ? <ZoomOut /> : <ZoomIn />}
+        startIcon={closer ? <Farther /> : <Closer />}
         aria-pressed={closer}
         onClick={() => onCloser(!closer)}
       >
@@ -108,7 +105,7 @@ function SheetTools({
         onClick={onSave}
         sx={{ minWidth: 44 }}
       >
-        <SaveAlt fontSize="small" />
+        <SaveFile fontSize="small" />
       </Button>
     </Box>
   );
@@ -139,7 +136,7 @@ function BicycleWords({
       <Button
         className="no-print"
         size="small"
-        sx={{ ml: -1, mt: 0.5 }}
+        sx={{ mt: 0.5 }}
         aria-expanded={describing}
         onClick={() => setDescribing(true)}
       >

@@ -82,12 +82,12 @@ export function TitleBlock({
         value={
           <>
             <Box component="span" sx={{ color: over ? stateColour('replace') : undefined }}>
-              {price.amount === null ? 'not said' : money(price.amount, currency, true)}
+              {price.amount === null ? 'not said' : money(price.amount, currency)}
             </Box>
             {(most !== null || comes) && (
               <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
                 {' '}
-                / {most === null ? '…' : money(most, currency, true)}
+                / {most === null ? '…' : money(most, currency)}
               </Box>
             )}
           </>

@@ -3,14 +3,14 @@ import Box from '@mui/material/Box';
 import { useMemo } from 'react';
 import type { BooksRow } from '@/model/books/books';
 import { DataTable, type DataColumn } from '@/ui/DataTable';
-import { dayOf, hours, money } from '@/ui/format';
+import { dayOf, hours, moneyInFull } from '@/ui/format';
 import { stateColour } from '@/ui/StateMark';
 import { stageHref } from '../workshop/stageLink';
 
 function columnsFor(currency: string): DataColumn<BooksRow>[] {
   const amount = (value: number) => (
     <Box component="span" sx={value < 0 ? { color: stateColour('replace'), fontWeight: 640 } : undefined}>
-      {money(value, currency)}
+      {moneyInFull(value, currency)}
     </Box>
   );
   return [
@@ -25,14 +25,20 @@ function columnsFor(currency: string): DataColumn<BooksRow>[] {
       ),
     },
     { id: 'on', head: 'Sold', by: ({ on }) => on, cell: ({ on }) => (on ? dayOf(on) : '–'), wideOnly: true },
-    { id: 'price', head: 'For', by: ({ price }) => price, align: 'end', cell: ({ price }) => money(price, currency) },
+    {
+      id: 'price',
+      head: 'For',
+      by: ({ price }) => price,
+      align: 'end',
+      cell: ({ price }) => moneyInFull(price, currency),
+    },
     {
       id: 'costs',
       head: 'Cost',
       by: ({ bought, parts, road, besides }) => bought + parts + road + besides,
       align: 'end',
       wideOnly: true,
-      cell: ({ bought, parts, road, besides }) => money(bought + parts + road + besides, currency),
+      cell: ({ bought, parts, road, besides }) => moneyInFull(bought + parts + road + besides, currency),
     },
     {
       id: 'earned',

@@ -28,7 +28,7 @@ export function MonthBars({
     <svg
       viewBox={`0 0 ${W} ${H}`}
       role="img"
-      aria-label={`Earned by month: ${shown.map(({ month, earned: sum }) => `${month} ${money(sum, currency, true)}`).join(', ')}`}
+      aria-label={`Earned by month: ${shown.map(({ month, earned: sum }) => `${month} ${money(sum, currency)}`).join(', ')}`}
       style={{ width: '100%', maxWidth: W, display: 'block' }}
     >
       {y.ticks(4).map((tick) => (
@@ -41,7 +41,7 @@ export function MonthBars({
             fontSize={12.5}
             fill="var(--mui-palette-text-secondary)"
           >
-            {money(tick, currency, true)}
+            {money(tick, currency)}
           </text>
         </g>
       ))}

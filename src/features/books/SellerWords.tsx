@@ -19,7 +19,7 @@ export function SellerWords({
 }) {
   const { output } = useReckon('buy.sellerWords', sellerWordsInput(rows, ratePerHour));
   if (!output) return null;
-  const whole = (minor: number) => money(Math.round(minor / 100) * 100, currency, true);
+  const whole = (minor: number) => money(Math.round(minor / 100) * 100, currency);
   const most = Math.max(1, ...output.phrases.map(({ over }) => Math.abs(over)));
   return (
     <Section title="What sellers’ words cost" aside="over what the door check let expect, hours paid">

@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box';
 import { USE_WORDS } from '@/core/buy/saleStates';
 import { byUse, type BooksRow, type BooksSum } from '@/model/books/books';
-import { money } from '@/ui/format';
+import { moneyInFull } from '@/ui/format';
 import { stateColour } from '@/ui/StateMark';
 
 const LINES = [
@@ -65,7 +65,7 @@ function SumBars({ label, bars, currency }: { label: string; bars: readonly Bar[
               fontWeight: tone === 'quiet' ? 400 : 680,
             }}
           >
-            {money(value, currency)}
+            {moneyInFull(value, currency)}
           </Box>
         </Box>
       ))}

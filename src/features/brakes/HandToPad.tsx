@@ -12,6 +12,7 @@ import {
   type BrakePlace,
   type ChainMeasure,
 } from '@/model/brakes/questions';
+import { percent } from '@/ui/format';
 import { Choices } from '@/ui/Choices';
 import { Disclosure } from '@/ui/Disclosure';
 import { ReadingField } from '@/ui/ReadingField';
@@ -83,7 +84,7 @@ export function HandToPad({ bicycle, send, place, brake }: StageProps & { place:
           <LargeFigures
             figures={[
               { value: `${Math.round(output.padN)} N`, words: 'both pads, at a firm squeeze' },
-              { value: `${Math.round(output.efficiency * 100)} %`, words: 'left by the bends' },
+              { value: percent(output.efficiency), words: 'left by the bends' },
               {
                 value: `${output.slowsMs2.dry.toFixed(1)} m/s²`,
                 words: `roughly, dry, alone; wet ${output.slowsMs2.wet.toFixed(1)}`,

@@ -67,7 +67,7 @@ export function AddSold({ send, currency }: Pick<StageProps, 'send'> & { currenc
         name="soldOn"
         label="Sold on"
         type="date"
-        slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
+        slotProps={{ htmlInput: { max: today } }}
         sx={{ width: 160 }}
       />
       <FormReading

@@ -105,8 +105,8 @@ export function Comparables({ bicycle, send }: StageProps) {
         <Box sx={{ flex: 1, minWidth: 240 }}>
           {found?.range && (
             <Box sx={{ fontWeight: 640 }}>
-              {money(found.range.low, currency, true)} to {money(found.range.high, currency, true)}, likely{' '}
-              {money(found.range.likely, currency, true)}
+              {money(found.range.low, currency)} to {money(found.range.high, currency)}, likely{' '}
+              {money(found.range.likely, currency)}
             </Box>
           )}
           <Box sx={{ color: 'text.secondary', fontSize: '0.92rem' }}>{found?.reasons.join(' ')}</Box>

@@ -1,12 +1,12 @@
 'use client';
-import Check from '@mui/icons-material/Check';
-import Close from '@mui/icons-material/Close';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import Dialog from '@mui/material/Dialog';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Typography from '@mui/material/Typography';
+import { Close } from '@/ui/icons';
+import { Tick } from '@/ui/toolIcons';
 import { useState } from 'react';
 import type { AskedLine, BuyAppraisal } from '@/core/buy/appraise';
 import { bargain } from '@/core/buy/bargain';
@@ -81,7 +81,7 @@ function DoorRow({ line, said, send }: { line: AskedLine; said: 'fine' | 'bad' |
             }),
           }}
         >
-          <Check fontSize="small" sx={{ mr: 0.5 }} /> Fine
+          <Tick fontSize="small" sx={{ mr: 0.5 }} /> Fine
         </Button>
         <Button
           variant={bad ? 'contained' : 'outlined'}
@@ -147,7 +147,7 @@ function Figures({ found, currency }: { found: BuyAppraisal | null; currency: st
     <Box>
       <Box sx={{ display: 'flex', gap: 3, alignItems: 'baseline', flexWrap: 'wrap' }}>
         <Box sx={{ fontSize: '2.5rem', fontWeight: 680, lineHeight: 1, letterSpacing: '-0.02em' }}>
-          {limit.most === null ? '–' : money(limit.most, currency, true)}
+          {limit.most === null ? '–' : money(limit.most, currency)}
         </Box>
         {limit.price && (
           <Box
@@ -162,14 +162,14 @@ function Figures({ found, currency }: { found: BuyAppraisal | null; currency: st
         )}
       </Box>
       <Box sx={{ color: 'text.secondary', fontSize: '0.9rem', mb: 1 }}>
-        your limit{limit.price && `; ${limit.price.is} ${money(limit.price.amount, currency, true)}`}
+        your limit{limit.price && `; ${limit.price.is} ${money(limit.price.amount, currency)}`}
       </Box>
       {top.length > 0 && (
         <Box component="ul" aria-label="What lifts your limit most" sx={{ m: 0, p: 0, listStyle: 'none' }}>
           {top.map((driver) => (
             <Box component="li" key={driver.label} sx={{ display: 'flex', gap: 2, py: 0.25 }}>
               <Box sx={{ flex: 1 }}>{driver.label}</Box>
-              <b>+{money(driver.lift, currency, true)}</b>
+              <b>+{money(driver.lift, currency)}</b>
             </Box>
           ))}
         </Box>
@@ -201,7 +201,7 @@ export function Door({
   const lift = new Map(found?.appraisal?.drivers.map((driver) => [driver.label, driver.lift]));
   const dearest = [...bad].sort((a, b) => (lift.get(b.label) ?? b.parts.high) - (lift.get(a.label) ?? a.parts.high));
   const { asking } = bicycle.appraisal;
-  const deal = bargain(asking ?? 0, found?.limit.most ?? null, dearest, (minor) => money(minor, currency, true));
+  const deal = bargain(asking ?? 0, found?.limit.most ?? null, dearest, (minor) => money(minor, currency));
   const groups = [...new Set(lines.map((line) => line.partOf))];
   return (
     <>

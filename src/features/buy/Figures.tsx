@@ -70,7 +70,7 @@ function Outcome({
           justifyContent: 'start',
         }}
       >
-        <BigNumber value={limit === null ? '–' : money(limit, currency, true)} label="your limit" />
+        <BigNumber value={limit === null ? '–' : money(limit, currency)} label="your limit" />
         {price && (
           <>
             <BigNumber
@@ -80,7 +80,7 @@ function Outcome({
             />
             <BigNumber value={percent(found.atAsking.lossChance)} label="chance of a loss" />
             <BigNumber
-              value={found.atAsking.hourly ? money(found.atAsking.hourly.p50, currency, true) : 'no time'}
+              value={found.atAsking.hourly ? money(found.atAsking.hourly.p50, currency) : 'no time'}
               label="an hour, middle case"
             />
           </>
@@ -98,7 +98,7 @@ function Outcome({
           bins={found.spread}
           middle={found.atAsking.profit.p50}
           currency={currency}
-          label={`Profit ${at}: nine times in ten over ${money(found.atAsking.profit.p10, currency)}, in the middle ${money(found.atAsking.profit.p50, currency)}`}
+          label={`Profit ${at}: 90 % over ${money(found.atAsking.profit.p10, currency)}, in the middle ${money(found.atAsking.profit.p50, currency)}`}
         />
         <Typography variant="caption" sx={{ color: 'text.secondary' }}>
           Profit {at}, before your own time is paid; hatched is a loss. Between {hours(found.minutes.p10)} and{' '}
@@ -131,8 +131,8 @@ function Ranges({
       wide
       summary={
         <>
-          {money(line.parts.low, currency, true)} to {money(line.parts.high, currency, true)}, {hours(line.minutes.low)}{' '}
-          to {hours(line.minutes.high)}
+          {money(line.parts.low, currency)} to {money(line.parts.high, currency)}, {hours(line.minutes.low)} to{' '}
+          {hours(line.minutes.high)}
         </>
       }
     >

@@ -63,7 +63,7 @@ function DriveVerdict({ drive, currency }: { drive: Drive; currency: string }) {
           tone={stateColour(stateOf('money.drive', drive.verdict))}
         />
         <BigNumber value={percent(drive.buyChance)} label="chance of buying there" />
-        <BigNumber value={money(drive.expectedGain, currency, true)} label="left over beside what is wanted" />
+        <BigNumber value={money(drive.expectedGain, currency)} label="left over beside what is wanted" />
         <BigNumber value={`${drive.farthestKm} km`} label="the farthest that pays" />
       </Box>
       {drive.reasons.map((reason) => (

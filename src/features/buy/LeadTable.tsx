@@ -42,11 +42,9 @@ function Row({ bicycle, isCurrent }: { bicycle: Bicycle; isCurrent: boolean }) {
           </Box>
         )}
       </TableCell>
+      <TableCell align="right">{appraisal.asking === null ? 'not said' : money(appraisal.asking, currency)}</TableCell>
       <TableCell align="right">
-        {appraisal.asking === null ? 'not said' : money(appraisal.asking, currency, true)}
-      </TableCell>
-      <TableCell align="right">
-        {!found ? '…' : found.limit.most === null ? 'not said' : money(found.limit.most, currency, true)}
+        {!found ? '…' : found.limit.most === null ? 'not said' : money(found.limit.most, currency)}
         {verdict && found?.limit.price && (
           <Box sx={{ color: stateColour(stateOf('money.appraise', verdict)), fontSize: '0.85rem', fontWeight: 620 }}>
             {VERDICT_WORDS[verdict]}
@@ -61,7 +59,7 @@ function Row({ bicycle, isCurrent }: { bicycle: Bicycle; isCurrent: boolean }) {
             <Box sx={{ color: stateColour(stateOf('money.drive', found.drive.verdict)), fontWeight: 640 }}>
               {DRIVE_WORDS[found.drive.verdict]}
             </Box>
-            <Box sx={{ fontSize: '0.85rem' }}>{money(found.drive.expectedGain, currency, true)}</Box>
+            <Box sx={{ fontSize: '0.85rem' }}>{money(found.drive.expectedGain, currency)}</Box>
           </>
         ) : (
           '…'

@@ -6,7 +6,7 @@ import type { BuyAppraisal } from '@/core/buy/appraise';
 import { payableOf, sortedCeiling, sortedChance, type Samples, type Target } from '@/core/money/ceiling';
 import type { Bicycle } from '@/model/record';
 import { samplesInput } from '@/model/buy/questions';
-import { money } from '@/ui/format';
+import { money, percent } from '@/ui/format';
 import { PriceCurve } from '@/ui/PriceCurve';
 import { useReckon } from '../workshop/useReckon';
 import { useSettings, type StageProps } from '../workshop/WorkshopProvider';
@@ -68,7 +68,7 @@ export function Sliders({ bicycle, send, found }: StageProps & { found: BuyAppra
         <Box>
           <Box id="slide-sure" sx={{ display: 'flex', justifyContent: 'space-between' }}>
             <span>How sure to be</span>
-            <b>{Math.round(confidence * 100)} %</b>
+            <b>{percent(confidence)}</b>
           </Box>
           <Slider
             aria-labelledby="slide-sure"
@@ -86,7 +86,7 @@ export function Sliders({ bicycle, send, found }: StageProps & { found: BuyAppra
         <Box>
           <Box id="slide-wanted" sx={{ display: 'flex', justifyContent: 'space-between' }}>
             <span>{target.kind === 'hourly' ? 'Wanted an hour' : 'Profit wanted'}</span>
-            <b>{money(amount, currency, true)}</b>
+            <b>{money(amount, currency)}</b>
           </Box>
           <Slider
             aria-labelledby="slide-wanted"

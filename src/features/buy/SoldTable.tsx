@@ -64,7 +64,7 @@ export function SoldTable({
       id: 'price',
       head: 'Fetched',
       by: ({ price }) => price,
-      cell: ({ price }) => <b>{money(price, currency, true)}</b>,
+      cell: ({ price }) => <b>{money(price, currency)}</b>,
       align: 'end',
     },
     {

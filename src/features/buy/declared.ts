@@ -13,8 +13,8 @@ export const buy: Declared = {
   },
   notes: {
     buy: ({ purchase, appraisal }, { settings: { currency } }) => {
-      if (purchase) return `paid ${money(purchase.paid, currency, true)}`;
-      return appraisal.asking === null ? '' : `asked ${money(appraisal.asking, currency, true)}`;
+      if (purchase) return `paid ${money(purchase.paid, currency)}`;
+      return appraisal.asking === null ? '' : `asked ${money(appraisal.asking, currency)}`;
     },
   },
 };

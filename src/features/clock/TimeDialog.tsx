@@ -89,7 +89,7 @@ export function TimeDialog({
             onChange={({ target }) => setDay(target.value)}
             error={!isDay}
             helperText={isDay ? ' ' : 'That day is still to come'}
-            slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
+            slotProps={{ htmlInput: { max: today } }}
           />
           <TextField select label="At what" value={stage} onChange={({ target }) => setStage(target.value as Stage)}>
             {stages.map(({ id, label }) => (
@@ -102,7 +102,7 @@ export function TimeDialog({
             select
             label="On which job"
             value={job}
-            slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+            slotProps={{ select: { displayEmpty: true } }}
             onChange={({ target }) => setJob(target.value)}
           >
             <MenuItem value="">None of them</MenuItem>

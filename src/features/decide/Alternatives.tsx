@@ -109,12 +109,10 @@ export function Alternatives({
             >
               <Box sx={{ fontWeight: 640 }}>{way.title}</Box>
               <Box sx={{ fontSize: '0.9rem', color: 'text.secondary', flex: 1 }}>{way.why}</Box>
-              <Box sx={{ fontSize: '1.5rem', fontWeight: 660 }}>
-                {weighed ? money(weighed.cost, currency, true) : '…'}
-              </Box>
+              <Box sx={{ fontSize: '1.5rem', fontWeight: 660 }}>{weighed ? money(weighed.cost, currency) : '…'}</Box>
               <Box sx={{ fontSize: '0.88rem', color: 'text.secondary' }}>
                 {hours(learntMinutes(way.minutes, way.place, learnt).likely)} of work, parts{' '}
-                {weighed ? money(weighed.parts, currency, true) : '…'}
+                {weighed ? money(weighed.parts, currency) : '…'}
                 {weighed && weighed.waitDays > 0 ? `, about ${weighed.waitDays} days to come` : ''}
               </Box>
               <Button

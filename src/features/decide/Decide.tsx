@@ -172,12 +172,12 @@ function Sum({
           value={isKnown ? hours(minutes) : '…'}
           label={`work, likely; ${hours(worked)} logged, ${hours(open)} left`}
         />
-        <BigNumber value={money(parts, currency, true)} label="parts, likely" />
-        {most !== null && <BigNumber value={money(most, currency, true)} label="your limit" />}
+        <BigNumber value={money(parts, currency)} label="parts, likely" />
+        {most !== null && <BigNumber value={money(most, currency)} label="your limit" />}
         {room !== null && price && (
           <BigNumber
-            value={money(Math.abs(room), currency, true)}
-            label={`${room < 0 ? 'over it' : 'under it'}: ${price.is} ${money(price.amount, currency, true)}`}
+            value={money(Math.abs(room), currency)}
+            label={`${room < 0 ? 'over it' : 'under it'}: ${price.is} ${money(price.amount, currency)}`}
             tone={stateColour(room < 0 ? 'replace' : 'fine')}
           />
         )}

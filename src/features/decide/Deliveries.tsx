@@ -58,14 +58,7 @@ export function Deliveries({ bicycle, send }: StageProps) {
         sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'start', pt: 1.5 }}
       >
         <FormText control={control} name="label" label="What is ordered" sx={{ flex: 1, minWidth: 200 }} />
-        <FormText
-          control={control}
-          name="due"
-          label="Due"
-          type="date"
-          slotProps={{ inputLabel: { shrink: true } }}
-          sx={{ width: 170 }}
-        />
+        <FormText control={control} name="due" label="Due" type="date" sx={{ width: 170 }} />
         {places.length > 0 && (
           <FormChoices
             control={control}

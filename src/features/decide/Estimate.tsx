@@ -19,6 +19,7 @@ import {
 } from '@/model/decide/estimate';
 import { nowIso } from '@/store/now';
 import { dayOf, money } from '@/ui/format';
+import { Paper } from '@/ui/Paper';
 import { saveFile } from '@/ui/saveFile';
 import { Section } from '@/ui/Section';
 import { TextInput } from '@/ui/TextInput';
@@ -52,11 +53,11 @@ function Line({
         <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2 }}>
           <b>{line.title}</b>
           <Box sx={{ whiteSpace: 'nowrap', fontWeight: 620 }}>
-            {priceWords(line, (minor) => money(minor, currency, true))}
+            {priceWords(line, (minor) => money(minor, currency))}
           </Box>
         </Box>
-        {line.because && <Box sx={{ fontSize: '0.92rem', maxWidth: '62ch' }}>{line.because}</Box>}
-        <Box sx={{ display: 'flex', gap: 0.75, mt: 1, alignItems: 'center', '@media print': { display: 'none' } }}>
+        {line.because && <Box sx={{ fontSize: '0.92rem' }}>{line.because}</Box>}
+        <Box sx={{ display: 'flex', gap: 0.75, mt: 1, alignItems: 'end', '@media print': { display: 'none' } }}>
           <Button
             size="small"
             variant={answer === 'yes' ? 'contained' : 'outlined'}
@@ -128,7 +129,7 @@ export function Estimate({
     high: rows.reduce((total, line) => total + line.high, 0),
   });
   const range = (each: { low: number; high: number }) =>
-    priceWords({ ...each, unpriced: false }, (minor) => money(minor, currency, true));
+    priceWords({ ...each, unpriced: false }, (minor) => money(minor, currency));
   const approved = lines.filter((line) => line.approval?.answer === 'yes');
   const declined = lines.filter((line) => line.approval?.answer === 'no');
   const whole = sum(lines.filter((line) => line.need === 'needed'));
@@ -157,20 +158,11 @@ export function Estimate({
           </Typography>
         )}
       </Box>
-      <Box
+      <Paper
         id="estimate"
         sx={{
-          bgcolor: '#fff',
-          color: '#111',
-          border: '1px solid',
-          borderColor: 'divider',
-          p: { xs: 2, sm: 4 },
           '& table': { width: '100%', borderCollapse: 'collapse' },
-          '& td': { py: 0.9, pr: 1.5, verticalAlign: 'top', borderTop: '1px solid #ddd' },
-          '& .MuiButton-outlined': { color: '#111', borderColor: '#777' },
-          '& .MuiInputBase-root': { bgcolor: '#fff', color: '#111' },
-          '& .MuiInputLabel-root': { color: '#555' },
-          '@media print': { border: 0, p: 0 },
+          '& td': { py: 0.9, verticalAlign: 'top', borderTop: '1px solid #ddd' },
         }}
       >
         <Box sx={{ fontSize: '1.6rem', fontWeight: 680, lineHeight: 1.15 }}>Estimate: {bicycle.name}</Box>
@@ -225,7 +217,7 @@ export function Estimate({
           Ranges, since some of it shows only when it is apart. Nothing beyond an approved line is done without asking
           again. What may not be ridden until a qualified person has looked stays so, whatever is approved.
         </Box>
-      </Box>
+      </Paper>
     </Section>
   );
 }

@@ -111,8 +111,8 @@ export function JobRow({
             visibility: job.minutes.high === 0 && job.parts.high === 0 ? 'hidden' : undefined,
           }}
         >
-          <b>{money(job.parts.likely, currency, true)}</b>
-          <Box sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>to {money(job.parts.high, currency, true)}</Box>
+          <b>{money(job.parts.likely, currency)}</b>
+          <Box sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>to {money(job.parts.high, currency)}</Box>
         </Box>
       </Box>
       {tried === null && decided?.decision === 'keep' && !decided.done && (

@@ -23,7 +23,7 @@ export function DriveChoice({
       select
       label={label}
       value={bicycle.driveFamilies[part] ?? ''}
-      slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+      slotProps={{ select: { displayEmpty: true } }}
       onChange={({ target: { value } }) => send({ type: 'sayDriveFamily', part, family: value === '' ? null : value })}
       sx={{ width, maxWidth: '100%' }}
     >

@@ -85,7 +85,7 @@ export function GearsView({ bicycle, send }: StageProps) {
           select
           label="The gear hub"
           value={bicycle.driveFamilies['hub-gear'] ?? ''}
-          slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+          slotProps={{ select: { displayEmpty: true } }}
           onChange={({ target: { value } }) =>
             send({ type: 'sayDriveFamily', part: 'hub-gear', family: value === '' ? null : value })
           }

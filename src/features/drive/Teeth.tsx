@@ -18,7 +18,7 @@ function UsualSet({ bicycle, send }: StageProps) {
       select
       label="Or a usual set"
       value=""
-      slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+      slotProps={{ select: { displayEmpty: true } }}
       onChange={({ target: { value } }) =>
         send({ type: 'countTeeth', of: 'cogs', teeth: sets.find(({ label }) => label === value)?.teeth ?? null })
       }

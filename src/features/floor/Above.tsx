@@ -4,7 +4,6 @@ import { apartWords } from '@/model/plan/apart';
 import type { Summary } from '@/model/summary';
 import { clockTime, hours } from '@/ui/format';
 import { Today } from './Today';
-import type { TodayEvent } from './todayEvents';
 
 /** What runs and what waits over the whole floor, in one line each. */
 function Standing({ rows, nowMs, onRuler }: { rows: readonly Summary[]; nowMs: number; onRuler: boolean }) {
@@ -44,20 +43,10 @@ function Standing({ rows, nowMs, onRuler }: { rows: readonly Summary[]; nowMs: n
 }
 
 /** What stands above the list: the day as a ruler, and what runs and what waits. */
-export function Above({
-  rows,
-  events,
-  nowMs,
-  hasRuler,
-}: {
-  rows: readonly Summary[];
-  events: readonly TodayEvent[];
-  nowMs: number;
-  hasRuler: boolean;
-}) {
+export function Above({ rows, nowMs, hasRuler }: { rows: readonly Summary[]; nowMs: number; hasRuler: boolean }) {
   return (
     <>
-      {hasRuler && <Today rows={rows} events={events} nowMs={nowMs} />}
+      {hasRuler && <Today rows={rows} nowMs={nowMs} />}
       <Standing rows={rows} nowMs={nowMs} onRuler={hasRuler} />
     </>
   );

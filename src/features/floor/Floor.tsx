@@ -11,7 +11,6 @@ import { useNow } from '../workshop/useNow';
 import { useSettings, useWorkshop, useWorkshopName, useWorkshopState } from '../workshop/WorkshopProvider';
 import { AddBicycle } from './AddBicycle';
 import { ShortList } from './ShortList';
-import { shownEvents, todayEvents, todayHeightPx } from './todayEvents';
 
 // A floor with few bicycles needs no tools; they come after the list is drawn.
 // Seen once, on the first day.
@@ -26,6 +25,8 @@ const LongList = dynamic(() => import('./LongList').then((module) => module.Long
 const MANY = 24;
 /** A line of what runs and what waits. */
 const STANDING_PX = 40;
+/** The day as a ruler, without what runs. */
+const RULER_PX = 108;
 
 /** The first screen: what can be done now, bicycle by bicycle. */
 export function Floor() {
@@ -49,9 +50,8 @@ export function Floor() {
     [all, asked, order, archived, minute],
   );
   const here = useMemo(() => all.filter((row) => row.archivedAt === null), [all]);
-  const events = todayEvents(here, minute * 60_000);
-  const hasRuler =
-    events.length > 0 || (week.length + ownSessions.length > 0 && here.some((row) => row.open.length > 0));
+  const timers = here.reduce((sum, row) => sum + row.timers.length, 0);
+  const hasRuler = timers > 0 || (week.length + ownSessions.length > 0 && here.some((row) => row.open.length > 0));
   useKeys(['floor'], { search: () => field.current?.focus(), add: () => setAdding(true) }, letterKeys);
   const archive = useCallback(
     (id: string, put: boolean) => {
@@ -105,8 +105,8 @@ export function Floor() {
                 <AddBicycle label="Add a bicycle" open={adding} onOpen={setAdding} />
               </Box>
             </Box>
-            <Box sx={{ minHeight: (hasRuler ? todayHeightPx(shownEvents(events).shown.length) : 0) + STANDING_PX }}>
-              {here.length > 0 && <Above rows={here} events={events} nowMs={minute * 60_000} hasRuler={hasRuler} />}
+            <Box sx={{ minHeight: (hasRuler ? RULER_PX + Math.min(3, timers) * 22 : 0) + STANDING_PX }}>
+              {here.length > 0 && <Above rows={here} nowMs={minute * 60_000} hasRuler={hasRuler} />}
             </Box>
             <List
               label={archived ? 'Bicycles put away' : 'Bicycles on the floor'}

@@ -1,14 +1,13 @@
 'use client';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
-import ArchiveOutlined from '@mui/icons-material/ArchiveOutlined';
-import UnarchiveOutlined from '@mui/icons-material/UnarchiveOutlined';
+import { BringBack, PutAway } from '@/ui/toolIcons';
 import Link from 'next/link';
 import { memo } from 'react';
 import { stateLabel } from '@/core/vocabulary/vocabulary';
 import { rowNext, type Summary } from '@/model/summary';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
-import { clockTime, dayOf, hours, money } from '@/ui/format';
+import { clockTime, dayOf, hours, limit, money } from '@/ui/format';
 import { stateColour } from '@/ui/StateMark';
 import { useStageLabel } from '../workshop/declared';
 import { nextHref } from '../workshop/stageLink';
@@ -27,7 +26,7 @@ function Spent({ row, currency }: { row: Summary; currency: string }) {
         component="span"
         sx={{ color: over ? stateColour('replace') : 'text.primary', fontWeight: 660, fontSize: '1.2rem' }}
       >
-        {said === null ? 'not said' : money(said, currency, true)}
+        {said === null ? 'not said' : money(said, currency)}
       </Box>{' '}
       {customer ? 'spent' : row.bought ? 'paid' : 'asked'}
       {ceiling !== null && (
@@ -59,7 +58,7 @@ function Spent({ row, currency }: { row: Summary; currency: string }) {
         </Box>
       )}
       <Box sx={{ mt: 0.25 }}>
-        {ceiling !== null && `your limit ${money(ceiling, currency, true)}`}
+        {ceiling !== null && `your limit ${limit(ceiling, currency)}`}
         {row.worked >= 1 && `${ceiling !== null ? ', ' : ''}${hours(row.worked)}`}
       </Box>
     </Box>
@@ -181,7 +180,7 @@ export const FloorRow = memo(function FloorRow({
         onClick={() => onArchive(row.id, row.archivedAt === null)}
         sx={{ color: 'text.secondary', alignSelf: { xs: 'start', md: 'center' }, mt: { xs: 1, md: 0 } }}
       >
-        {row.archivedAt ? <UnarchiveOutlined fontSize="small" /> : <ArchiveOutlined fontSize="small" />}
+        {row.archivedAt ? <BringBack fontSize="small" /> : <PutAway fontSize="small" />}
       </IconButton>
     </Box>
   );

@@ -35,6 +35,7 @@ export function FloorTools({
   return (
     <>
       <TextField
+        className="no-print"
         label="Search"
         type="search"
         value={search}
@@ -43,6 +44,7 @@ export function FloorTools({
         sx={{ width: { xs: '100%', sm: 200 } }}
       />
       <TextField
+        className="no-print"
         select
         label="Sort by"
         value={order}

@@ -8,7 +8,7 @@ import { TimeAxis, timeShare, type TimeSpan } from '@/ui/TimeAxis';
 import { dayWords, momentWords, spanWords } from '../plan/planWords';
 import { taskHref } from '../plan/taskHref';
 import { useOpenPlan, type OpenPlan } from '../plan/usePlan';
-import { AHEAD_MS, EVENT_PX, SESSIONS_PX, shownEvents, type TodayEvent } from './todayEvents';
+import { AHEAD_MS, EVENT_PX, SESSIONS_PX, shownEvents, todayEvents, type TodayEvent } from './todayEvents';
 
 const HOUR_MS = 3_600_000;
 /** Beyond this a label stands to the left of its mark. */
@@ -200,18 +200,10 @@ function Next({ whole, names }: { whole: OpenPlan; names: Readonly<Record<string
 }
 
 /** Today as a ruler: sessions with what is planned in them, soaks that run on, deliveries; and what comes first. */
-export function Today({
-  rows,
-  events,
-  nowMs,
-}: {
-  rows: readonly Summary[];
-  events: readonly TodayEvent[];
-  nowMs: number;
-}) {
+export function Today({ rows, nowMs }: { rows: readonly Summary[]; nowMs: number }) {
   const whole = useOpenPlan();
   const span = spanFrom(nowMs);
-  const { shown, more } = shownEvents(events);
+  const { shown, more } = shownEvents(todayEvents(rows, nowMs));
   const names = Object.fromEntries(rows.map(({ id, name }) => [id, name]));
   return (
     <Box sx={{ mb: 1 }}>

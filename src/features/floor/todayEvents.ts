@@ -39,5 +39,3 @@ export const shownEvents = (events: readonly TodayEvent[]) => ({
 
 export const SESSIONS_PX = 42;
 export const EVENT_PX = 22;
-/** Height that the ruler of so many events takes, before it is there. */
-export const todayHeightPx = (events: number): number => 24 + SESSIONS_PX + events * EVENT_PX + 42;

@@ -57,7 +57,7 @@ function Offers({ bicycle, send }: StageProps) {
             sx={{ py: 1, display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}
           >
             <Box sx={{ fontWeight: 660, fontVariantNumeric: 'tabular-nums', minWidth: 90 }}>
-              {money(offer.amount, currency, true)}
+              {money(offer.amount, currency)}
             </Box>
             <Box sx={{ flex: 1, minWidth: 160 }}>
               {dayOf(offer.at)} {new Date(offer.at).toTimeString().slice(0, 5)}
@@ -109,7 +109,6 @@ function Offers({ bicycle, send }: StageProps) {
             onChange={({ target: { value } }) =>
               send({ type: 'setDeposit', deposit: { ...bicycle.deposit!, until: value === '' ? null : value } })
             }
-            slotProps={{ inputLabel: { shrink: true } }}
             sx={{ width: 180 }}
           />
         )}
@@ -129,12 +128,11 @@ function TryPrice({ curve, currency }: { curve: { price: number; days: number; n
         min={0}
         max={curve.length - 1}
         value={at}
-        getAriaValueText={() => money(point.price, currency, true)}
+        getAriaValueText={() => money(point.price, currency)}
         onChange={(_event, value) => setAt(value)}
       />
       <Box role="status" aria-label="At that price" sx={{ fontVariantNumeric: 'tabular-nums' }}>
-        At {money(point.price, currency, true)}: {Math.round(point.days)} days,{' '}
-        {money(Math.round(point.net), currency, true)} left.
+        At {money(point.price, currency)}: {Math.round(point.days)} days, {money(Math.round(point.net), currency)} left.
       </Box>
     </Box>
   );
@@ -204,9 +202,9 @@ export function AskPrice({ bicycle, send }: StageProps) {
           <>
             <LargeFigures
               figures={[
-                { value: money(output.ask, currency, true), words: 'to ask' },
+                { value: money(output.ask, currency), words: 'to ask' },
                 { value: `${Math.round(output.expectedDays)} days`, words: 'until it goes' },
-                { value: money(Math.round(output.expectedNet), currency, true), words: 'left of it, the waiting paid' },
+                { value: money(Math.round(output.expectedNet), currency), words: 'left of it, the waiting paid' },
               ]}
             />
             <Box sx={{ maxWidth: '60ch', mb: 1 }}>{output.reasons[0]}</Box>
@@ -220,7 +218,7 @@ export function AskPrice({ bicycle, send }: StageProps) {
               disabled={listing.ask === output.ask}
               onClick={() => put({ ask: output.ask, askedOn: today })}
             >
-              {listing.ask === output.ask ? 'Asked' : `Ask ${money(output.ask, currency, true)}`}
+              {listing.ask === output.ask ? 'Asked' : `Ask ${money(output.ask, currency)}`}
             </Button>
           </>
         ) : (
@@ -253,7 +251,6 @@ export function AskPrice({ bicycle, send }: StageProps) {
               type="date"
               value={listing.stepOn ?? ''}
               onChange={({ target: { value } }) => put({ stepOn: value === '' ? null : value })}
-              slotProps={{ inputLabel: { shrink: true } }}
               sx={{ width: 180 }}
             />
           )}

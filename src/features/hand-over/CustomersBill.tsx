@@ -4,7 +4,7 @@ import { NOTHING_LEARNT } from '@/core/money/learnt';
 import { useLearnt } from '../workshop/useLearnt';
 import { billLines } from '@/model/sell/billLines';
 import type { Bicycle } from '@/model/record';
-import { dayOf, money } from '@/ui/format';
+import { dayOf, moneyInFull } from '@/ui/format';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { stateColour } from '@/ui/StateMark';
@@ -16,7 +16,7 @@ export function CustomersBill({ bicycle }: { bicycle: Bicycle }) {
   const { lines, besides, total } = billLines(bicycle, customerPerHour, useLearnt() ?? NOTHING_LEARNT);
   if (lines.length === 0) return null;
   const span = (low: number, high: number) =>
-    low === high ? money(low, currency, true) : `${money(low, currency, true)} to ${money(high, currency, true)}`;
+    low === high ? moneyInFull(low, currency) : `${moneyInFull(low, currency)} to ${moneyInFull(high, currency)}`;
   return (
     <Section title="Estimate, and what it came to">
       <RuledList aria-label="Bill">
@@ -35,7 +35,7 @@ export function CustomersBill({ bicycle }: { bicycle: Bicycle }) {
                 ...(came > high && { color: stateColour('replace') }),
               }}
             >
-              {money(came, currency)}
+              {moneyInFull(came, currency)}
             </Box>
             <Box sx={{ color: 'text.secondary' }}>
               {approvedAt ? `Approved ${dayOf(approvedAt)}` : 'Not approved'}
@@ -48,13 +48,13 @@ export function CustomersBill({ bicycle }: { bicycle: Bicycle }) {
         {besides > 0 && (
           <Box component="li" sx={{ py: 1, display: 'flex', justifyContent: 'space-between', gap: 2 }}>
             <span>On no job</span>
-            <b>{money(besides, currency)}</b>
+            <b>{moneyInFull(besides, currency)}</b>
           </Box>
         )}
       </RuledList>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', mt: 1, fontSize: '1.25rem', fontWeight: 680 }}>
         <span>It came to</span>
-        <span>{money(total, currency)}</span>
+        <span>{moneyInFull(total, currency)}</span>
       </Box>
     </Section>
   );

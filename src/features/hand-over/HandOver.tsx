@@ -145,7 +145,7 @@ export function HandOver({ bicycle, send }: StageProps) {
           onChoose={(next) => setView(next)}
         />
       </Box>
-      <Box className="no-print">
+      <Box>
         {view === 'out' && (
           <WaysOut bicycle={bicycle} send={send} ready={ready} findings={lookOver?.findings ?? null} />
         )}
@@ -188,7 +188,7 @@ export function HandOver({ bicycle, send }: StageProps) {
                     onChange={({ target: { value } }) =>
                       value !== '' && value <= today && send({ type: 'setSale', changes: { on: value } })
                     }
-                    slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
+                    slotProps={{ htmlInput: { max: today } }}
                     sx={{ width: 170 }}
                   />
                 )}
@@ -243,23 +243,17 @@ export function HandOver({ bicycle, send }: StageProps) {
           </Section>
         )}
       </Box>
-      {lookOver && ready && output ? (
-        <Box
-          sx={
-            view === 'sheet' || view === 'out' ? undefined : { display: 'none', '@media print': { display: 'block' } }
-          }
-        >
-          <PrintSheet
-            bicycle={bicycle}
-            findings={lookOver.findings}
-            bolts={output.bolts}
-            joints={joints?.joints ?? []}
-            ready={ready}
-            workshop={settings.name}
-            today={now.toISOString()}
-            due={due}
-          />
-        </Box>
+      {view !== 'sheet' && view !== 'out' ? null : lookOver && ready && output ? (
+        <PrintSheet
+          bicycle={bicycle}
+          findings={lookOver.findings}
+          bolts={output.bolts}
+          joints={joints?.joints ?? []}
+          ready={ready}
+          workshop={settings.name}
+          today={now.toISOString()}
+          due={due}
+        />
       ) : (
         view === 'sheet' && <Typography role="status">Drawing the sheet up…</Typography>
       )}

@@ -12,7 +12,7 @@ import { restId, restOf } from '@/model/stock/rest';
 import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
 import { Choices } from '@/ui/Choices';
-import { money } from '@/ui/format';
+import { moneyInFull } from '@/ui/format';
 import { ReadingField } from '@/ui/ReadingField';
 import { useSettings, useWorkshop, useWorkshopState, type StageProps } from '../workshop/WorkshopProvider';
 import { RuledList } from '@/ui/RuledList';
@@ -52,16 +52,16 @@ function LineRow({ send, line, place }: Pick<StageProps, 'send'> & { line: Money
         <b>{line.label}</b>
         <Box sx={{ fontSize: '0.86rem', color: 'text.secondary' }}>
           {line.packQty === 1
-            ? `paid ${money(line.paid, currency)}`
-            : `${line.usedQty} of a pack of ${line.packQty}, paid ${money(line.paid, currency)}`}
+            ? `paid ${moneyInFull(line.paid, currency)}`
+            : `${line.usedQty} of a pack of ${line.packQty}, paid ${moneyInFull(line.paid, currency)}`}
         </Box>
       </Box>
       <Box
         sx={{ display: { xs: 'none', sm: 'block' }, textAlign: 'right', fontSize: '0.9rem', color: 'text.secondary' }}
       >
-        {left > 0 && `${money(left, currency)} left`}
+        {left > 0 && `${moneyInFull(left, currency)} left`}
       </Box>
-      <Box sx={{ textAlign: 'right', fontWeight: 640 }}>{money(charged, currency)}</Box>
+      <Box sx={{ textAlign: 'right', fontWeight: 640 }}>{moneyInFull(charged, currency)}</Box>
       {rest > 0 && (
         <Box sx={{ gridColumn: '1 / -1', mt: -0.5, fontSize: '0.9rem', color: 'text.secondary' }}>
           {kept && kept.goneAt === null
@@ -130,7 +130,7 @@ export function MoneyLines({ bicycle, send }: StageProps) {
                 {bicycle.lead.distanceKm} km each way, as it stands at the lead
               </Box>
             </Box>
-            <Box sx={{ fontWeight: 640 }}>{money(line.paid, currency)}</Box>
+            <Box sx={{ fontWeight: 640 }}>{moneyInFull(line.paid, currency)}</Box>
           </Box>
         ))}
         {bicycle.lines.map((line) => (
@@ -191,7 +191,7 @@ export function MoneyLines({ bicycle, send }: StageProps) {
             label="For which job"
             value={job}
             onChange={({ target }) => setJob(target.value)}
-            slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+            slotProps={{ select: { displayEmpty: true } }}
             sx={{ width: 220 }}
           >
             <MenuItem value="">None of them</MenuItem>

@@ -16,6 +16,7 @@ import { openLooks } from '@/model/prove/secondLooks';
 import { signedBolts } from '@/model/rebuild/questions';
 import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
 import { dayOf } from '@/ui/format';
+import { Paper } from '@/ui/Paper';
 import { useEvidence } from '../prove/useEvidence';
 import { useProofs } from '../prove/useProofs';
 import { SafetyParts } from './SafetyParts';
@@ -141,22 +142,15 @@ export function PrintSheet({
   const labels = new Map(findings.map((finding) => [finding.check, finding.label]));
   const accepted = acceptedWords(bicycle, (check) => labels.get(check) ?? check);
   return (
-    <Box
+    <Paper
       id="sheet"
       sx={{
-        bgcolor: '#fff',
-        color: '#111',
-        p: { xs: 2, sm: 4 },
-        border: '1px solid',
-        borderColor: 'divider',
         fontSize: '0.92rem',
-        '--mui-palette-sheet-line': '#111',
-        '--mui-palette-sheet-faint': '#999',
         '& table': { borderCollapse: 'collapse', width: '100%' },
         '& td': { py: 0.3, pr: 2, verticalAlign: 'top' },
         '& td:nth-of-type(-n+2)': { whiteSpace: { xs: 'normal', sm: 'nowrap' } },
         overflowWrap: 'anywhere',
-        '@media print': { border: 0, p: 0, '& td:nth-of-type(-n+2)': { whiteSpace: 'nowrap' } },
+        '@media print': { '& td:nth-of-type(-n+2)': { whiteSpace: 'nowrap' } },
       }}
     >
       <Box
@@ -311,6 +305,6 @@ export function PrintSheet({
         {looks.filter(({ of }) => of !== 'fifty-km').map(({ words, dueOn }) => `${words} By ${dayOf(dueOn)}. `)}
         This sheet says what was seen and done; it is no certificate.
       </Part>
-    </Box>
+    </Paper>
   );
 }

@@ -5,7 +5,7 @@ import { billLines } from '@/model/sell/billLines';
 import { taxInput } from '@/model/sell/saleLines';
 import { lastWayOut } from '@/model/prove/proving';
 import type { Bicycle } from '@/model/record';
-import { dayOf, money } from '@/ui/format';
+import { dayOf, moneyInFull } from '@/ui/format';
 import { PrintAlone } from '@/ui/PrintAlone';
 import { useSettings } from '../workshop/WorkshopProvider';
 
@@ -32,16 +32,16 @@ export function Receipt({ bicycle, today, onClose }: { bicycle: Bicycle; today: 
         {rows.map(({ id, title, came }) => (
           <Box key={id} sx={{ display: 'flex', justifyContent: 'space-between', gap: 2 }}>
             <span>{title}</span>
-            <span>{money(came, currency)}</span>
+            <span>{moneyInFull(came, currency)}</span>
           </Box>
         ))}
         <Box sx={{ display: 'flex', justifyContent: 'space-between', fontSize: '1.3rem', fontWeight: 680, mt: 1 }}>
           <span>{isCustomers ? 'Billed' : 'Paid'}</span>
-          <span>{sale.price === null ? '–' : money(sale.price, currency)}</span>
+          <span>{sale.price === null ? '–' : moneyInFull(sale.price, currency)}</span>
         </Box>
         {tax !== null && (
           <Box>
-            of which tax, {dealing.percent} %: {money(tax, currency)}
+            of which tax, {dealing.percent} %: {moneyInFull(tax, currency)}
           </Box>
         )}
         {dealing.scheme === 'margin' && <Box>Taxed on the margin; no tax is shown.</Box>}

@@ -12,6 +12,6 @@ export const handOver: Declared = {
   },
   notes: {
     'hand-over': ({ sale }, { settings: { currency } }) =>
-      sale.price === null ? '' : `sold ${money(sale.price, currency, true)}`,
+      sale.price === null ? '' : `sold ${money(sale.price, currency)}`,
   },
 };

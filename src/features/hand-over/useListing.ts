@@ -32,7 +32,7 @@ export function useListing(bicycle: Bicycle): { listing: Listing; sentences: Sen
           lookOver,
           evidence,
           ready,
-          money: (minor) => money(minor, currency, true),
+          money: (minor) => money(minor, currency),
         })
       : null,
   );

@@ -88,7 +88,7 @@ function OptionField({
       label={option.label}
       value={kind[option.key] ?? ''}
       // What is empty has a word of its own, which no label may lie over.
-      slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+      slotProps={{ select: { displayEmpty: true } }}
       onChange={(event) => onChange(chosen(option, event.target.value))}
     >
       {option.values.map(([value, word]) => (
@@ -112,7 +112,7 @@ function EndSizes({ kind, onChange }: { kind: BicycleKind; onChange(changes: Par
           select
           label={`${word} wheel size`}
           value={kind[seat] ?? ''}
-          slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+          slotProps={{ select: { displayEmpty: true } }}
           onChange={({ target: { value } }) => onChange({ [seat]: value === '' ? null : Number(value) })}
         >
           <MenuItem value="">As said above</MenuItem>

@@ -1,9 +1,9 @@
 'use client';
-import Close from '@mui/icons-material/Close';
 import Box from '@mui/material/Box';
 import Drawer from '@mui/material/Drawer';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
+import { Close } from '@/ui/icons';
 import type { BicycleKind } from '@/core/bicycle';
 import { KindFields } from './KindFields';
 

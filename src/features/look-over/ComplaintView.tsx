@@ -14,7 +14,7 @@ import { diagnosisInput } from '@/model/inspect/questions';
 import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
 import { Disclosure } from '@/ui/Disclosure';
-import { dayOf, hours, money } from '@/ui/format';
+import { dayOf, hours, money, percent } from '@/ui/format';
 import { RuledList } from '@/ui/RuledList';
 import { stateColour, StateMark } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';
@@ -77,7 +77,7 @@ function Causes({ found, known }: { found: Diagnosis; known: Knowledge }) {
               }}
             />
           </Box>
-          <Box sx={{ textAlign: 'right', fontWeight: 640 }}>{Math.round(cause.share * 100)} %</Box>
+          <Box sx={{ textAlign: 'right', fontWeight: 640 }}>{percent(cause.share)}</Box>
         </Box>
       ))}
     </Box>
@@ -139,8 +139,8 @@ function Fix({ fault, bicycle, send }: StageProps & { fault: string }) {
       <Box sx={{ flex: 1, minWidth: 240 }}>
         <Box sx={{ fontWeight: 640, fontSize: '1.1rem' }}>{job.title}</Box>
         <Box sx={{ color: 'text.secondary' }}>
-          {hours(job.minutes.low)} to {hours(job.minutes.high)}, parts {money(job.parts.low, currency, true)} to{' '}
-          {money(job.parts.high, currency, true)}
+          {hours(job.minutes.low)} to {hours(job.minutes.high)}, parts {money(job.parts.low, currency)} to{' '}
+          {money(job.parts.high, currency)}
         </Box>
         {job.check !== null && <Box sx={{ fontSize: '0.92rem' }}>{job.because}</Box>}
       </Box>

@@ -1,9 +1,9 @@
 'use client';
-import MicNone from '@mui/icons-material/MicNone';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
+import { Microphone } from '@/ui/toolIcons';
 import { useEffect, useRef, useState } from 'react';
 import type { Note } from '@/model/work/part';
 import { newId } from '@/store/browser';
@@ -107,7 +107,7 @@ export function Notes({ bicycle, send, place, open }: StageProps & { place: stri
           onKeyUp={(event) => event.key === ' ' && recorder.stop()}
           sx={{ border: '1px solid', borderColor: 'divider', width: 48, height: 48, touchAction: 'none' }}
         >
-          <MicNone />
+          <Microphone />
         </IconButton>
       </Box>
       {(problem ?? recorder.problem) && (

@@ -1,9 +1,9 @@
 'use client';
-import ExpandMore from '@mui/icons-material/ExpandMore';
 import Accordion from '@mui/material/Accordion';
 import AccordionDetails from '@mui/material/AccordionDetails';
 import AccordionSummary from '@mui/material/AccordionSummary';
 import Box from '@mui/material/Box';
+import { ChevronDown } from '@/ui/icons';
 import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import type { BearingBench } from '@/core/bearings/benchTypes';
@@ -83,7 +83,7 @@ export function Card({
               <AccordionSummary
                 id={`part-${part}`}
                 aria-controls={`part-${part}-inside`}
-                expandIcon={<ExpandMore />}
+                expandIcon={<ChevronDown />}
                 sx={{
                   minHeight: 56,
                   px: 0,

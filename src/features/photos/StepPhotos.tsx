@@ -1,7 +1,7 @@
 'use client';
-import PhotoCameraOutlined from '@mui/icons-material/PhotoCameraOutlined';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { Camera } from '@/ui/toolIcons';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { newId } from '@/store/browser';
@@ -101,7 +101,7 @@ export function StepPhotos({
       <FileButton
         accept="image/*"
         camera
-        startIcon={<PhotoCameraOutlined />}
+        startIcon={<Camera />}
         inputId={inputId}
         inputLabel={`Photograph: ${title}`}
         onFile={(file) => void take(file)}

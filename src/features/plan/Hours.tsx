@@ -31,7 +31,6 @@ function WallField({ label, value, onChange }: { label: string; value: string; o
       type="time"
       value={value}
       onChange={(event) => onChange(event.target.value)}
-      slotProps={{ inputLabel: { shrink: true } }}
       sx={{ width: 130 }}
     />
   );
@@ -87,7 +86,6 @@ export function Hours({ now }: { now: Date }) {
           type="date"
           value={on}
           onChange={(event) => setOn(event.target.value)}
-          slotProps={{ inputLabel: { shrink: true } }}
           sx={{ width: 170 }}
         />
         <Button

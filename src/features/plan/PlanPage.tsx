@@ -33,7 +33,7 @@ function Promises({ whole, names }: { whole: WholePlan; names: Readonly<Record<s
     plan?.unplanned.map(({ task, why: words }) => [tasks.find(({ id }) => id === task)?.bicycle, words]),
   );
   return (
-    <Section title="When it can be promised" aside="four times in five">
+    <Section title="When it can be promised" aside="80 % sure">
       <RuledList aria-label="Promises">
         {bicycles.map((bicycle) => {
           const promise = promises.find((each) => each.bicycle === bicycle);

@@ -26,7 +26,7 @@ export function ToBuy({
   if (rows.length === 0) return null;
   const sum = rows.reduce((all, { task }) => all + (task.buys ?? 0), 0);
   return (
-    <Section title="To buy, in one go" aside={`about ${money(sum, currency, true)}`}>
+    <Section title="To buy, in one go" aside={`about ${money(sum, currency)}`}>
       <RuledList aria-label="To buy">
         {rows.map(({ task, at }) => {
           const [inDrawer] = task.place === null ? [] : stockFor(task.place, stock);
@@ -46,7 +46,7 @@ export function ToBuy({
                 )}
               </Box>
               <Box sx={{ textAlign: { sm: 'right' }, fontVariantNumeric: 'tabular-nums' }}>
-                {money(task.buys ?? 0, currency, true)}
+                {money(task.buys ?? 0, currency)}
                 <Box sx={{ color: 'text.secondary', fontSize: '0.94rem' }}>
                   {at === null ? 'not planned yet' : `by ${momentWords(zeroMs + at * 60_000)}`}
                 </Box>

@@ -101,7 +101,7 @@ export function Adviser({
               ? advice.next.words
               : 'It would stop here: it is right.'}
       </Box>
-      <Button color="inherit" sx={{ mt: 0.5, ml: -1, minHeight: 48 }} onClick={() => onPlay(!playing)}>
+      <Button color="inherit" sx={{ mt: 0.5, minHeight: 48 }} onClick={() => onPlay(!playing)}>
         {playing ? 'Stop it' : 'Let it set this one'}
       </Button>
     </Box>

@@ -69,7 +69,6 @@ export function SecondLook({ bicycle, send }: StageProps) {
               size="small"
               label={LOOK_WORDS['fifty-km']}
               value={fifty.dueOn}
-              slotProps={{ inputLabel: { shrink: true } }}
               onChange={({ target: { value } }) =>
                 value && send({ type: 'putSecondLook', look: { ...fifty, dueOn: value } })
               }

@@ -5,6 +5,7 @@ import TextField from '@mui/material/TextField';
 import { metricThread, PROOF_MPA, STRENGTHS } from '@/core/rebuild/threads';
 import type { Bolt } from '@/core/rebuild/bolts';
 import { USUAL_FASTENER, type Fastener } from '@/model/rebuild/part';
+import { percent } from '@/ui/format';
 import { Disclosure } from '@/ui/Disclosure';
 import { KeptText } from '@/ui/KeptText';
 import { ReadingField } from '@/ui/ReadingField';
@@ -30,7 +31,7 @@ function Pull({ bolt, strength }: { bolt: Bolt; strength: string | null }) {
     <Box>
       {torqueNm} N·m pull {kN(dry.preloadN)} dry, {kN(greased.preloadN)} greased
       {greased.proofShare !== null &&
-        `: ${Math.round(dry.proofShare! * 100)} and ${Math.round(greased.proofShare * 100)} % of what it bears`}
+        `: ${percent(dry.proofShare!)} and ${percent(greased.proofShare)} of what it bears`}
       . The figure belongs to its stated preparation.
     </Box>
   );

@@ -11,6 +11,7 @@ import { ReadingField } from '@/ui/ReadingField';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
+import { SETTING_SECTIONS } from './settingWays';
 
 const PROCESSES = [
   ['hot ultrasonic, water-based degreaser', 'Warm, water-based degreaser'],
@@ -26,7 +27,7 @@ export function Baths() {
   const change = (id: string, changes: Partial<Bath>) =>
     put((kept) => kept.map((bath) => (bath.id === id ? { ...bath, ...changes } : bath)));
   return (
-    <Section title="Baths">
+    <Section id="baths" title={SETTING_SECTIONS.baths.title}>
       <Typography sx={{ maxWidth: '62ch', mb: 1 }}>
         What parts are washed in. One tank that is used warm and cold stands here twice; do not run both at once.
       </Typography>

@@ -9,6 +9,7 @@ import { KeptText } from '@/ui/KeptText';
 import { Section } from '@/ui/Section';
 import { AtTheBench } from '../prove/AtTheBench';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
+import { SETTING_SECTIONS } from './settingWays';
 
 const MOST = 40;
 
@@ -45,7 +46,7 @@ export function People() {
   const workshop = useWorkshop();
   const keep = (next: typeof people) => void workshop.changeSettings({ people: next });
   return (
-    <Section title="Who works here" aside={people.length > 1 ? <AtTheBench /> : undefined}>
+    <Section id="people" title={SETTING_SECTIONS.people.title} aside={people.length > 1 ? <AtTheBench /> : undefined}>
       <Typography sx={{ maxWidth: '62ch', mb: 2 }}>
         The name stands beside everything that is signed here, and on the sheet. What was signed keeps its name.
       </Typography>

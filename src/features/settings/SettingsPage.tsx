@@ -15,6 +15,7 @@ import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { TopBar } from '../top-bar/TopBar';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
+import { SETTING_SECTIONS } from './settingWays';
 
 const People = dynamic(() => import('./People').then((module) => module.People), { ssr: false });
 const TensionMeter = dynamic(() => import('./TensionMeter').then((module) => module.TensionMeter), { ssr: false });
@@ -27,7 +28,7 @@ function RuleRow({ rule }: { rule: HouseRule }) {
   const value = ruleValue(settings, rule.key);
   const chosen = rule.options.find((option) => option.value === value);
   return (
-    <Box component="li" sx={{ py: 1.75 }}>
+    <Box component="li" id={rule.key} sx={{ py: 1.75, scrollMarginTop: 70 }}>
       <Typography variant="h3" sx={{ mb: 0.75 }}>
         {rule.title}
       </Typography>
@@ -43,6 +44,25 @@ function RuleRow({ rule }: { rule: HouseRule }) {
   );
 }
 
+const LOOK_MS = 100;
+const LOOKS = 30;
+
+/** Goes to what the address names, also where it is drawn only a little later. */
+function useGoneTo(): void {
+  useEffect(() => {
+    const id = decodeURIComponent(window.location.hash.slice(1));
+    if (id === '') return;
+    let looks = 0;
+    const timer = setInterval(() => {
+      const found = document.getElementById(id);
+      if (found || ++looks > LOOKS) clearInterval(timer);
+      found?.scrollIntoView();
+      found?.querySelector<HTMLElement>('button, input')?.focus({ preventScroll: true });
+    }, LOOK_MS);
+    return () => clearInterval(timer);
+  }, []);
+}
+
 /** House rules: the schools of the trade, money and the workshop, in one place and in plain words. */
 export function SettingsPage() {
   const settings = useSettings();
@@ -50,6 +70,7 @@ export function SettingsPage() {
   useEffect(() => {
     document.title = 'House rules · Ergasto';
   }, []);
+  useGoneTo();
   return (
     <>
       <TopBar>
@@ -69,7 +90,7 @@ export function SettingsPage() {
             ))}
           </RuledList>
         </Section>
-        <Section title="Money and hours">
+        <Section id="money" title={SETTING_SECTIONS.money.title}>
           <Box data-readings sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'start' }}>
             <ReadingField
               label="Your own hour counts"
@@ -105,7 +126,7 @@ export function SettingsPage() {
         <People />
         <Baths />
         <TensionMeter />
-        <Section title="The workshop">
+        <Section id="workshop" title={SETTING_SECTIONS.workshop.title}>
           <KeptText
             label="Its name, on sheets and estimates"
             value={settings.name}

@@ -6,6 +6,7 @@ import { ReadingField } from '@/ui/ReadingField';
 import { Section } from '@/ui/Section';
 import { useToday } from '../workshop/useToday';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
+import { SETTING_SECTIONS } from './settingWays';
 
 const FIELDS: { field: keyof Rule; label: string; unit: string; most: number }[] = [
   { field: 'inSeasonDays', label: 'In season', unit: 'days', most: 365 },
@@ -20,7 +21,7 @@ export function StalePrice() {
   const workshop = useWorkshop();
   const today = useToday();
   return (
-    <Section title="A price is stale">
+    <Section id="stale" title={SETTING_SECTIONS.stale.title}>
       <Typography sx={{ maxWidth: '62ch', mb: 1 }}>
         After so many days without an offer, {isInSeason(today, stalePrice) ? 'now in season' : 'now out of season'}. A
         season may run over the new year.

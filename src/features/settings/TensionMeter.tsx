@@ -7,6 +7,7 @@ import { ReadingField } from '@/ui/ReadingField';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
+import { SETTING_SECTIONS } from './settingWays';
 
 /** The table that came with the workshop's tension meter: what it reads, and what that is for a plain round spoke of two millimetres. */
 export function TensionMeter() {
@@ -15,7 +16,7 @@ export function TensionMeter() {
   const [reading, setReading] = useState<number | null>(null);
   const rows = tensionMeter.toSorted((a, b) => a.reading - b.reading);
   return (
-    <Section title="Tension meter">
+    <Section id="meter" title={SETTING_SECTIONS.meter.title}>
       <Typography sx={{ maxWidth: '62ch', mb: 1 }}>
         The table that came with it, for the spokes that you meet most. With two rows or more a wheel is read in what
         the meter shows; without, in newtons.

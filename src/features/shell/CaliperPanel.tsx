@@ -2,9 +2,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
-import Close from '@mui/icons-material/Close';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import { Close } from '@/ui/icons';
 import { useRef, useState } from 'react';
 import { caliperKeys, caliperReading } from '@/sim/caliper';
 import { READING_EVENT } from '@/ui/readingEvent';

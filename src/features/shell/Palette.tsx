@@ -1,25 +1,18 @@
 'use client';
-import { own } from '@/core/own';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Dialog from '@mui/material/Dialog';
 import TextField from '@mui/material/TextField';
 import { useRouter, useSearchParams } from 'next/navigation';
-import { useMemo } from 'react';
+import { useState } from 'react';
 import { anyOrder } from '@/ui/anyOrder';
-import { benchHref } from '../workshop/benchHref';
+import { heardNow } from '@/ui/keys/useKeys';
+import { useScheme } from '../top-bar/SchemeToggle';
 import { useStages, useTasks } from '../workshop/declared';
-import { stageHref } from '../workshop/stageLink';
 import { useWorkshopName, useWorkshopState } from '../workshop/WorkshopProvider';
+import { MOST_LISTED, paletteEntries, type Entry } from './paletteEntries';
 
-interface Entry {
-  id: string;
-  group: string;
-  label: string;
-  run(): void;
-}
-
-/** Everything that can be gone to or done, found by a few letters. */
+/** Everything that can be gone to, done or set, found by a few letters. */
 export function Palette({
   onClose,
   onShortcuts,
@@ -35,37 +28,30 @@ export function Palette({
   const here = useSearchParams().get('id');
   const summaries = useWorkshopState((state) => state.summaries);
   const demo = useWorkshopName() === 'demo';
-  const entries = useMemo(() => {
-    const go = (path: string) => () => router.push(path);
-    const current = here ? own(summaries, here) : undefined;
-    const list: Entry[] = [];
-    if (current) {
-      for (const { id, label } of stages)
-        list.push({ id: `stage ${id}`, group: current.name, label, run: go(stageHref(current.id, id)) });
-      for (const { id, label } of tasks)
-        list.push({
-          id: `bench ${id}`,
-          group: current.name,
-          label: `Bench: ${label}`,
-          run: go(benchHref(current.id, id)),
-        });
-    }
-    list.push(
-      { id: 'floor', group: 'Rooms', label: 'The floor', run: go('/') },
-      { id: 'records', group: 'Rooms', label: 'Records: export, import, send', run: go('/records') },
-      { id: 'settings', group: 'Rooms', label: 'House rules', run: go('/settings') },
-      { id: 'keys', group: 'Rooms', label: 'Keys', run: onShortcuts },
-    );
-    if (demo) list.push({ id: 'caliper', group: 'Rooms', label: 'Made-up caliper', run: onCaliper });
-    for (const row of Object.values(summaries))
-      list.push({
-        id: `bike ${row.id}`,
-        group: 'Bicycles',
-        label: row.name,
-        run: go(stageHref(row.id, row.stage)),
-      });
-    return list;
-  }, [router, here, summaries, stages, tasks, demo, onShortcuts, onCaliper]);
+  const { dark, toggle } = useScheme();
+  // What is heard by a key when it opens is what can be done here.
+  const [entries] = useState(() =>
+    paletteEntries({
+      here,
+      summaries,
+      stages,
+      tasks,
+      actions: [
+        ...heardNow()
+          .filter(({ id }) => id !== 'palette' && id !== 'shortcuts')
+          .map(({ id, words, run }) => ({ id, label: words, run })),
+        { id: 'keys', label: 'Keys', run: onShortcuts },
+        { id: 'scheme', label: dark ? 'Light sheet' : 'Dark sheet', run: toggle },
+        ...(demo ? [{ id: 'caliper', label: 'Made-up caliper', run: onCaliper }] : []),
+      ],
+    }),
+  );
+  const go = ({ to }: Entry) => {
+    onClose();
+    if (typeof to === 'string') router.push(to);
+    // What is done is done where the palette is no longer in the way.
+    else setTimeout(to);
+  };
   return (
     <Dialog
       open
@@ -81,8 +67,14 @@ export function Palette({
         autoHighlight
         disablePortal
         options={entries}
-        filterOptions={anyOrder}
-        getOptionLabel={(entry) => `${entry.label} ${entry.group}`}
+        filterOptions={(options, state) =>
+          (state.inputValue.trim() === '' ? options.filter(({ first }) => first) : anyOrder(options, state)).slice(
+            0,
+            MOST_LISTED,
+          )
+        }
+        getOptionLabel={({ label, group, words = '' }) => `${label} ${group} ${words}`}
+        noOptionsText="Nothing answers to that."
         renderOption={({ key, ...option }, entry) => (
           <Box
             component="li"
@@ -97,15 +89,12 @@ export function Palette({
           </Box>
         )}
         getOptionKey={(entry) => entry.id}
-        onChange={(_event, entry) => {
-          onClose();
-          entry?.run();
-        }}
+        onChange={(_event, entry) => entry && go(entry)}
         onKeyDown={(event) => event.key === 'Escape' && onClose()}
         sx={{ p: 2, pb: 0 }}
         slotProps={{
           popper: { sx: { position: 'static !important', transform: 'none !important', width: 'auto !important' } },
-          paper: { elevation: 0 },
+          paper: { elevation: 0, sx: { border: 0, boxShadow: 'none' } },
           listbox: { sx: { maxHeight: '50vh' } },
         }}
         renderInput={(input) => <TextField {...input} autoFocus label="Find anything and go there" />}

@@ -29,6 +29,15 @@ export function Shell({ children }: { children: ReactNode }) {
     const soon = setTimeout(() => void loadPalette(), 3000);
     return () => clearTimeout(soon);
   }, []);
+  useEffect(() => {
+    let end: (() => void) | null = null;
+    let gone = false;
+    void import('@/ui/tieUnits').then(({ keepTied }) => gone || (end = keepTied(document.body)));
+    return () => {
+      gone = true;
+      end?.();
+    };
+  }, []);
   useKeys(
     ['everywhere'],
     { palette: () => setOpen('palette'), shortcuts, gauges: () => setOpen('gauges') },

@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { StockItem } from '@/model/stock/item';
 import { DataTable, type DataColumn } from '@/ui/DataTable';
-import { money } from '@/ui/format';
+import { moneyInFull } from '@/ui/format';
 
 const STATE_WORDS: Record<StockItem['state'], string> = { new: 'new', good: 'good', worn: 'worn' };
 const STATE_RANK: Record<StockItem['state'], number> = { new: 0, good: 1, worn: 2 };
@@ -48,7 +48,7 @@ function What({ item, onOpen }: { item: StockItem; onOpen(): void }) {
 function Cost({ item, cost, currency }: { item: StockItem; cost: number | null; currency: string }) {
   return (
     <>
-      <Box sx={{ fontSize: '1.15rem', fontWeight: 660 }}>{cost === null ? '–' : money(cost, currency)}</Box>
+      <Box sx={{ fontSize: '1.15rem', fontWeight: 660 }}>{cost === null ? '–' : moneyInFull(cost, currency)}</Box>
       <Box sx={{ fontSize: '0.8rem', color: 'text.secondary' }}>
         {cost === null ? 'cost not known' : item.cost === null ? 'share of its donor' : 'what it cost'}
       </Box>

@@ -1,9 +1,8 @@
 'use client';
-import Add from '@mui/icons-material/Add';
-import Remove from '@mui/icons-material/Remove';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import InputBase from '@mui/material/InputBase';
+import { Minus, Plus } from '@/ui/toolIcons';
 import { useState } from 'react';
 
 const MOST_BALLS = 200;
@@ -46,7 +45,7 @@ export function BallCounter({
         disabled={!count}
         sx={{ borderRadius: 0, width: large ? 84 : 52, height: large ? 96 : 56 }}
       >
-        <Remove />
+        <Minus />
       </IconButton>
       <Box aria-live="polite" sx={{ minWidth: large ? 120 : 64, textAlign: 'center' }}>
         <InputBase
@@ -80,7 +79,7 @@ export function BallCounter({
         color="primary"
         sx={{ borderRadius: 0, width: large ? 84 : 52, height: large ? 96 : 56 }}
       >
-        <Add />
+        <Plus />
       </IconButton>
     </Box>
   );

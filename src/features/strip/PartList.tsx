@@ -18,10 +18,10 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import DragIndicator from '@mui/icons-material/DragIndicator';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
+import { Grip } from '@/ui/toolIcons';
 import { ballRowOf, partIn, partWords, type Assembly } from '@/core/strip/tray';
 import type { Bearing } from '@/model/bearings/part';
 import { orderOf } from '@/model/strip/trays';
@@ -122,7 +122,7 @@ function Row({
           aria-label={`Move ${words}`}
           sx={{ width: 56, height: 56, cursor: 'grab', touchAction: 'none', borderRadius: 0 }}
         >
-          <DragIndicator />
+          <Grip />
         </IconButton>
       </Box>
       {open && (

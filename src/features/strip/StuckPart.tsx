@@ -13,7 +13,7 @@ import { minutesBetween } from '@/core/plan/clock';
 import { newId } from '@/store/browser';
 import { nowIso } from '@/store/now';
 import { Disclosure } from '@/ui/Disclosure';
-import { hours, money } from '@/ui/format';
+import { hours, money, percent } from '@/ui/format';
 import { KeptText } from '@/ui/KeptText';
 import { ReadingField } from '@/ui/ReadingField';
 import { BigNumber } from '@/ui/Section';
@@ -253,9 +253,7 @@ export function StuckPart({
           {stuck && (
             <Box sx={{ display: 'flex', gap: 3, mt: 2, flexWrap: 'wrap' }}>
               <BigNumber value={money(stuck.expectedCost, currency)} label="it may still cost" />
-              {!stuck.stop && (
-                <BigNumber value={`${Math.round(stuck.chanceFree * 100)} in 100`} label="come free by then" />
-              )}
+              {!stuck.stop && <BigNumber value={percent(stuck.chanceFree)} label="come free by then" />}
             </Box>
           )}
           {stuck && stuck.reasons.length > 2 && <Box sx={{ mt: 1 }}>{stuck.reasons.slice(2).join(' ')}</Box>}

@@ -69,15 +69,7 @@ export function TrayTools({
           onNo={() => setStuck(null)}
         />
       )}
-      {labelling && (
-        <TrayLabel
-          bicycleId={bicycle.id}
-          bicycleName={bicycle.name}
-          place={place}
-          title={assembly.title}
-          onClose={() => setLabelling(false)}
-        />
-      )}
+      {labelling && <TrayLabel bicycle={bicycle} assembly={assembly} onClose={() => setLabelling(false)} />}
     </Box>
   );
 }

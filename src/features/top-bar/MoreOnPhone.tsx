@@ -1,9 +1,9 @@
 'use client';
-import MoreVert from '@mui/icons-material/MoreVert';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
+import { More } from '@/ui/icons';
 import Link from 'next/link';
 import { useState } from 'react';
 import { useScheme } from './SchemeToggle';
@@ -21,7 +21,7 @@ export function MoreOnPhone() {
         aria-haspopup="menu"
         onClick={(event) => setAt(event.currentTarget)}
       >
-        <MoreVert />
+        <More />
       </IconButton>
       <Menu anchorEl={at} open={at !== null} onClose={() => setAt(null)} disablePortal>
         {WAYS.map(({ href, title }) => (

@@ -1,8 +1,7 @@
 'use client';
-import DarkModeOutlined from '@mui/icons-material/DarkModeOutlined';
-import LightModeOutlined from '@mui/icons-material/LightModeOutlined';
 import IconButton from '@mui/material/IconButton';
 import { useColorScheme } from '@mui/material/styles';
+import { Lamp, Moon } from '@/ui/icons';
 
 /** Whether the sheet is dark, and the way to the other. */
 export function useScheme(): { dark: boolean; ready: boolean; toggle(): void } {
@@ -16,7 +15,7 @@ export function SchemeToggle() {
   const { dark, ready, toggle } = useScheme();
   return (
     <IconButton disabled={!ready} onClick={toggle} aria-label={dark ? 'Light sheet' : 'Dark sheet'} color="inherit">
-      {dark ? <LightModeOutlined /> : <DarkModeOutlined />}
+      {dark ? <Lamp /> : <Moon />}
     </IconButton>
   );
 }

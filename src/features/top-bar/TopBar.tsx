@@ -1,8 +1,8 @@
 'use client';
-import StraightenOutlined from '@mui/icons-material/StraightenOutlined';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import useMediaQuery from '@mui/material/useMediaQuery';
+import { Caliper } from '@/ui/icons';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
@@ -103,7 +103,7 @@ export function TopBar({ children, end }: { children?: ReactNode; end?: ReactNod
           onClick={() => window.dispatchEvent(new Event(OPEN_GAUGES))}
           sx={WAY}
         >
-          <StraightenOutlined />
+          <Caliper />
           <Word>Gauge drawer</Word>
         </ButtonBase>
         {WAYS.map(({ href, label, title, Icon }) => (

@@ -1,9 +1,8 @@
 'use client';
 import { own } from '@/core/own';
-import Redo from '@mui/icons-material/Redo';
-import Undo from '@mui/icons-material/Undo';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { Redo, Undo } from '@/ui/icons';
 import type { HistoryRow } from '@/model/history';
 import { stacks } from '@/model/undoStacks';
 import { useKeys } from '@/ui/keys/useKeys';

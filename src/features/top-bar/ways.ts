@@ -1,28 +1,23 @@
-import CalendarMonthOutlined from '@mui/icons-material/CalendarMonthOutlined';
-import HandymanOutlined from '@mui/icons-material/HandymanOutlined';
-import Inventory2Outlined from '@mui/icons-material/Inventory2Outlined';
-import MenuBookOutlined from '@mui/icons-material/MenuBookOutlined';
-import TuneOutlined from '@mui/icons-material/TuneOutlined';
-import RuleOutlined from '@mui/icons-material/RuleOutlined';
+import { DayRuler, Drawer, Ledger, Rules, Sheet, Wheel } from '@/ui/icons';
 
 /** Pages that are reached from the top edge of every other. */
 export const WAYS = [
-  { href: '/plan', label: 'Plan: what now, and when it is done', title: 'Plan', Icon: CalendarMonthOutlined },
+  { href: '/plan', label: 'Plan: what now, and when it is done', title: 'Plan', Icon: DayRuler },
   {
     href: '/practice',
     label: 'Practice room: set a bearing by feel',
     title: 'Practice room',
 
-    Icon: TuneOutlined,
+    Icon: Wheel,
   },
-  { href: '/stock', label: 'The drawer: parts in stock', title: 'The drawer', Icon: HandymanOutlined },
-  { href: '/books', label: 'Books: what each bicycle earned', title: 'Books', Icon: MenuBookOutlined },
+  { href: '/stock', label: 'The drawer: parts in stock', title: 'The drawer', Icon: Drawer },
+  { href: '/books', label: 'Books: what each bicycle earned', title: 'Books', Icon: Ledger },
   {
     href: '/records',
     label: 'Records: export, import, send',
     title: 'Records',
 
-    Icon: Inventory2Outlined,
+    Icon: Sheet,
   },
-  { href: '/settings', label: 'House rules', title: 'House rules', Icon: RuleOutlined },
+  { href: '/settings', label: 'House rules', title: 'House rules', Icon: Rules },
 ] as const;

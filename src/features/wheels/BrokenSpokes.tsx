@@ -94,7 +94,6 @@ export function BrokenSpokes({
           select
           label="Which broke"
           value={spoke ?? ''}
-          slotProps={{ inputLabel: { shrink: true } }}
           onChange={({ target: { value } }) => setNamed(Number(value))}
           sx={{ width: 190 }}
         >

@@ -65,7 +65,6 @@ export function ByEye({
           select
           label="At spoke"
           value={chosen ?? ''}
-          slotProps={{ inputLabel: { shrink: true } }}
           onChange={({ target: { value } }) => onChoose(Number(value))}
           sx={{ width: 130 }}
         >

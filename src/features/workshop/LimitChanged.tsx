@@ -18,8 +18,8 @@ export function LimitChanged({
   if (!change) return null;
   return (
     <Box role="status" sx={{ fontSize: '0.94rem', maxWidth: '62ch' }}>
-      Your limit {change.to > change.from ? 'rose' : 'fell'} from {money(change.from, currency, true)} to{' '}
-      {money(change.to, currency, true)}
+      Your limit {change.to > change.from ? 'rose' : 'fell'} from {money(change.from, currency)} to{' '}
+      {money(change.to, currency)}
       {change.because.length > 0 && `: ${change.because.join('; ')}`}.
     </Box>
   );

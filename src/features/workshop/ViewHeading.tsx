@@ -1,8 +1,8 @@
 'use client';
-import ArrowBack from '@mui/icons-material/ArrowBack';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
+import { ArrowLeft } from '@/ui/toolIcons';
 import type { ReactNode } from 'react';
 
 /** What is open within a stage, and the way back to all of it; on a phone that way lies at the foot. */
@@ -16,7 +16,7 @@ export function ViewHeading({ back, onBack, children }: { back: string; onBack()
         onClick={onBack}
         sx={{ display: { xs: 'none', md: 'inline-flex' } }}
       >
-        <ArrowBack />
+        <ArrowLeft />
       </IconButton>
       <Typography variant="h2" sx={{ fontSize: { xs: '1.4rem', md: '1.6rem' } }}>
         {children}

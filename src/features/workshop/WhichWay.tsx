@@ -1,7 +1,6 @@
 'use client';
-import RotateLeft from '@mui/icons-material/RotateLeft';
-import RotateRight from '@mui/icons-material/RotateRight';
 import Box from '@mui/material/Box';
+import { TurnLeft, TurnRight } from '@/ui/toolIcons';
 import type { TurnInput } from '@/core/strip/turn';
 import { useReckon } from './useReckon';
 
@@ -9,7 +8,7 @@ import { useReckon } from './useReckon';
 export function WhichWay({ question, large = false }: { question: TurnInput; large?: boolean }) {
   const { output: turn } = useReckon('strip.turn', question);
   if (!turn) return null;
-  const Arrow = turn.rotation === 'clockwise' ? RotateRight : RotateLeft;
+  const Arrow = turn.rotation === 'clockwise' ? TurnRight : TurnLeft;
   return (
     <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', my: 1 }}>
       {turn.rotation !== 'unknown' && <Arrow sx={{ fontSize: large ? 92 : 44, color: 'primary.main' }} />}

@@ -1,8 +1,21 @@
 'use client';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, type RefObject } from 'react';
 import { KEYMAP, rowFor, type KeyId, type Scope } from './keymap';
 
 export type KeyHandlers = Partial<Record<KeyId, () => void>>;
+
+/** Whoever hears keys now, the page first and what lies over it last. */
+const listening = new Set<{ scopes: readonly Scope[]; latest: RefObject<KeyHandlers> }>();
+
+/** Everything that a key would do here and now, in the words of the page of keys. */
+export function heardNow(): { id: KeyId; words: string; run(): void }[] {
+  return KEYMAP.flatMap((row) => {
+    const hears = [...listening].findLast(
+      ({ scopes, latest }) => scopes.includes(row.scope) && latest.current[row.id] !== undefined,
+    );
+    return hears ? [{ id: row.id, words: row.words, run: () => hears.latest.current[row.id]?.() }] : [];
+  });
+}
 
 /** Where typing goes into a field, a key is text. */
 function isTyping(target: EventTarget | null): boolean {
@@ -64,7 +77,12 @@ export function useKeys(scopes: readonly Scope[], handlers: KeyHandlers, letterK
       event.preventDefault();
       handler();
     }
+    const hears = { scopes: heard.split(' ') as Scope[], latest };
+    listening.add(hears);
     document.addEventListener('keydown', onKeyDown);
-    return () => document.removeEventListener('keydown', onKeyDown);
+    return () => {
+      listening.delete(hears);
+      document.removeEventListener('keydown', onKeyDown);
+    };
   }, [heard, letterKeys, own]);
 }

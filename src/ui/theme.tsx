@@ -1,4 +1,5 @@
 import { createTheme } from '@mui/material/styles';
+import { BoxOpen, BoxTicked, ChevronDown } from './icons';
 
 declare module '@mui/material/styles' {
   interface Palette {
@@ -96,20 +97,6 @@ export const theme = createTheme({
         '@media (prefers-reduced-motion: reduce)': {
           '*': { animation: 'none !important', transition: 'none !important' },
         },
-        '@media print': {
-          // Ink on white paper, whatever the screen was.
-          ':root, [data-light], [data-dark]': {
-            '--mui-palette-sheet-paper': '#fff',
-            '--mui-palette-sheet-line': '#111',
-            '--mui-palette-sheet-faint': '#8d979d',
-            '--mui-palette-background-paper': '#fff',
-            '--mui-palette-background-default': '#fff',
-            '--mui-palette-text-primary': '#000',
-            '--mui-palette-text-secondary': '#444',
-          },
-          body: { background: '#fff', color: '#000' },
-          '.no-print': { display: 'none !important' },
-        },
         '.visually-hidden': { position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' },
         ':focus-visible': FOCUS,
       },
@@ -127,11 +114,28 @@ export const theme = createTheme({
         },
       },
     },
-    MuiSlider: { styleOverrides: { thumb: { '&.Mui-focusVisible': FOCUS } } },
+    MuiSlider: {
+      styleOverrides: {
+        rail: { height: 2, opacity: 1, borderRadius: 0, backgroundColor: 'var(--mui-palette-text-secondary)' },
+        track: { height: 4, borderRadius: 0 },
+        thumb: {
+          width: 12,
+          height: 26,
+          borderRadius: 2,
+          border: '2px solid var(--mui-palette-background-paper)',
+          '&::before': { boxShadow: 'none' },
+          '&:hover, &.Mui-active': { boxShadow: 'none' },
+          '&.Mui-focusVisible': { ...FOCUS, boxShadow: 'none' },
+        },
+      },
+    },
     MuiButton: {
       defaultProps: { disableElevation: true },
       styleOverrides: {
         root: { minHeight: 44, paddingInline: 16, borderRadius: 3 },
+        // The quietest of three ranks is still a button: a hairline round it, and not bold text.
+        text: { border: '1px solid var(--mui-palette-divider)', fontWeight: 560 },
+        outlined: { borderColor: 'currentcolor' },
         // A thumb needs the full height; a mouse does not.
         sizeSmall: { minHeight: 36, paddingInline: 10, '@media (pointer: coarse)': { minHeight: 44 } },
       },
@@ -153,10 +157,70 @@ export const theme = createTheme({
       },
     },
     MuiIconButton: { styleOverrides: { root: { minWidth: 44, minHeight: 44 } } },
-    MuiTextField: { defaultProps: { size: 'small', variant: 'outlined' } },
-    MuiOutlinedInput: {
-      styleOverrides: { root: { backgroundColor: 'var(--mui-palette-sheet-raised)' }, input: { minHeight: 24 } },
+    // A field is a ruled line with its name above, as on a printed form.
+    MuiTextField: { defaultProps: { variant: 'standard' } },
+    MuiFormControl: { defaultProps: { variant: 'standard' } },
+    MuiInputLabel: {
+      defaultProps: { shrink: true },
+      styleOverrides: {
+        root: {
+          position: 'static',
+          transform: 'none',
+          maxWidth: 'none',
+          whiteSpace: 'normal',
+          fontSize: '0.86rem',
+          lineHeight: 1.3,
+          color: 'var(--mui-palette-text-secondary)',
+        },
+      },
     },
+    MuiInput: {
+      styleOverrides: {
+        root: {
+          minHeight: 42,
+          paddingInline: 10,
+          backgroundColor: 'var(--mui-palette-sheet-raised)',
+          'label + &&': { marginTop: 3 },
+          '&::before, &:hover:not(.Mui-disabled, .Mui-error)::before': {
+            borderBottom: '1.5px solid var(--mui-palette-text-primary)',
+          },
+          '&.Mui-focused': { outline: '3px solid var(--mui-palette-primary-main)', outlineOffset: 1 },
+          '&.Mui-disabled': { backgroundColor: 'transparent' },
+        },
+        input: { minHeight: 24, '&:focus-visible': { outline: 'none' } },
+      },
+    },
+    MuiSelect: {
+      defaultProps: { IconComponent: ChevronDown },
+      styleOverrides: { select: { '&:focus': { backgroundColor: 'transparent' } } },
+    },
+    // Paper is paper in the dark too: what lies above it is told by its edge, not by a lighter grey.
+    MuiPaper: {
+      styleOverrides: {
+        root: { backgroundImage: 'none' },
+        elevation: { border: '1.5px solid var(--mui-palette-text-primary)', boxShadow: '0 6px 24px rgb(0 0 0 / 22%)' },
+      },
+    },
+    MuiDialogActions: { styleOverrides: { root: { padding: '8px 24px 20px' } } },
+    MuiSwitch: {
+      styleOverrides: {
+        root: { width: 58, height: 44, padding: 10 },
+        track: {
+          borderRadius: 3,
+          opacity: 1,
+          backgroundColor: 'var(--mui-palette-sheet-raised)',
+          border: '1.5px solid var(--mui-palette-text-primary)',
+        },
+        switchBase: {
+          padding: 14,
+          color: 'var(--mui-palette-text-primary)',
+          '&.Mui-checked': { transform: 'translateX(14px)', color: 'var(--mui-palette-primary-contrastText)' },
+          '&.Mui-checked + .MuiSwitch-track': { opacity: 1, backgroundColor: 'var(--mui-palette-primary-main)' },
+        },
+        thumb: { width: 16, height: 16, borderRadius: 2, boxShadow: 'none' },
+      },
+    },
+    MuiCheckbox: { defaultProps: { icon: <BoxOpen />, checkedIcon: <BoxTicked /> } },
     MuiAlert: { styleOverrides: { root: { borderRadius: 3, alignItems: 'center' } } },
   },
 });
