@@ -211,7 +211,7 @@ describe('Decide', () => {
   test('needed work counts in the sum until it is dropped on purpose', async () => {
     await drawStage(Decide, [fetches]);
     expect(await screen.findByText('0 kept, 1 needed and not decided yet')).toBeInTheDocument();
-    const hours = () => screen.getByText(/^work, likely/).previousElementSibling!.textContent;
+    const hours = () => screen.getByText(/logged, .* left$/).previousElementSibling!.textContent;
     expect(hours()).toBe('4 h 20');
     await userEvent.click(button('Drop, because…'));
     await userEvent.click(button('Done already'));
@@ -222,7 +222,7 @@ describe('Decide', () => {
     const { record } = await drawStage(Decide, [seen('chain', { pitches: 24, lengthMm: 308 })]);
     await userEvent.click(button('Donor'));
     expect(record().brief).toBe('donor');
-    expect(await screen.findByText(/Break it for parts/)).toBeInTheDocument();
+    expect((await screen.findAllByText(/Break it for parts/)).length).toBeGreaterThan(0);
     expect(screen.queryByText('Renew the chain')).toBeNull();
   });
 });
@@ -429,7 +429,7 @@ describe('Hand over', () => {
     await userEvent.type(screen.getByLabelText('Used here'), '6{Enter}');
     await userEvent.click(button('Add it'));
     expect(record().lines).toMatchObject([{ label: 'Balls', paid: 1000, packQty: 20, usedQty: 6 }]);
-    expect(await screen.findByText(/€3.00 of parts went into this bicycle; €7.00 is left/)).toBeInTheDocument();
+    expect(await screen.findByText(/€3 of parts went into this bicycle; €7 is left/)).toBeInTheDocument();
   });
 
   test('the sheet of an unproved bicycle says that it is not to be ridden, and names no price', async () => {

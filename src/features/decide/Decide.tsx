@@ -9,19 +9,21 @@ import { learntMinutes, learntWords, NOTHING_LEARNT, type LearntInUse } from '@/
 import { placeLabel } from '@/core/vocabulary/vocabulary';
 import type { Job } from '@/model/decide/part';
 import { asJob, asSaidAtBuy, decidedJob, otherJobs } from '@/model/decide/decided';
+import { hoursRail, moneyRail } from '@/model/decide/rails';
 import { wageOf } from '@/model/money/questions';
 import { workedMinutes } from '@/model/work/hours';
 import { newId } from '@/store/browser';
 import { Choices } from '@/ui/Choices';
-import { hours, money, percent } from '@/ui/format';
+import { hours, limit, money, percent } from '@/ui/format';
 import { ReadingField } from '@/ui/ReadingField';
-import { BigNumber, Section } from '@/ui/Section';
+import { Section } from '@/ui/Section';
 import { stateColour } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';
 import { Alternatives } from './Alternatives';
 import { Deliveries } from './Deliveries';
 import { Estimate } from './Estimate';
 import { JobRow } from './JobRow';
+import { RailRow } from './Rails';
 import { Disclosure } from '@/ui/Disclosure';
 import { Teeth } from '../drive/Teeth';
 import { WorksTogether } from '../drive/WorksTogether';
@@ -132,6 +134,8 @@ function Sum({
   kept,
   undecided,
   tried,
+  out,
+  onTry,
   learnt,
   isKnown,
 }: Pick<StageProps, 'bicycle'> & {
@@ -142,6 +146,9 @@ function Sum({
   kept: number;
   undecided: number;
   tried: Record<string, boolean> | null;
+  /** Jobs that are tried without. */
+  out: Job[];
+  onTry(job: string, isIn: boolean): void;
 }) {
   const settings = useSettings();
   const { currency } = settings;
@@ -150,36 +157,52 @@ function Sum({
   const found = customer ? null : output;
   const likely = ({ minutes, place }: Job) => learntMinutes(minutes, place, learnt).likely;
   const minutes = counted.reduce((sum, job) => sum + likely(job), 0);
-  const parts = counted.reduce((sum, job) => sum + job.parts.likely, 0);
   const worked = workedMinutes(bicycle);
   const open = counted.filter((job) => !job.done).reduce((sum, job) => sum + likely(job), 0);
   const { most, price, room } = found?.limit ?? { most: null, price: null, room: null };
+  const inMoney = moneyRail(
+    price && { id: 'price', label: price.is, amount: price.amount },
+    counted.map((job) => ({ id: job.id, label: job.title, amount: job.parts.likely })),
+    most,
+  );
+  const inHours = hoursRail(
+    counted.map((job) => ({ id: job.id, label: job.title, amount: likely(job) })),
+    room,
+    wageOf(bicycle, settings),
+  );
   return (
     <Section
       title={tried ? 'What if: the cost, without spoiling the plan' : customer ? 'Cost' : 'Cost against limit'}
       aside={`${kept} kept${undecided ? `, ${undecided} needed and not decided yet` : ''}`}
     >
-      <Box
-        sx={{
-          display: 'grid',
-          gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(4, auto)' },
-          gap: { xs: 2, sm: 4 },
-          justifyContent: 'start',
-          ...(tried && { borderLeft: '5px solid', borderColor: 'primary.main', pl: 2 }),
-        }}
-      >
-        <BigNumber
-          value={isKnown ? hours(minutes) : '…'}
-          label={`work, likely; ${hours(worked)} logged, ${hours(open)} left`}
+      <Box sx={tried ? { borderLeft: '5px solid', borderColor: 'primary.main', pl: 2 } : undefined}>
+        <RailRow
+          rail={inMoney}
+          fixed="price"
+          out={out.map((job) => ({ id: job.id, label: job.title, amount: job.parts.likely }))}
+          figure={money(inMoney.total, currency)}
+          words={price && !customer ? `${price.is} ${money(price.amount, currency)}, the rest parts` : 'parts, likely'}
+          limitWords={
+            most === null
+              ? null
+              : `limit ${limit(most, currency)}${inMoney.limit === most ? '' : `, ${limit(inMoney.limit!, currency)} with parts`}`
+          }
+          say={(amount) => money(amount, currency)}
+          onTap={onTry}
         />
-        <BigNumber value={money(parts, currency)} label="parts, likely" />
-        {most !== null && <BigNumber value={money(most, currency)} label="your limit" />}
+        <RailRow
+          rail={inHours}
+          out={out.map((job) => ({ id: job.id, label: job.title, amount: likely(job) }))}
+          figure={isKnown ? hours(minutes) : '…'}
+          words={`${hours(worked)} logged, ${hours(open)} left`}
+          limitWords={inHours.limit === null ? null : `pays for ${hours(inHours.limit)}`}
+          say={hours}
+          onTap={onTry}
+        />
         {room !== null && price && (
-          <BigNumber
-            value={money(Math.abs(room), currency)}
-            label={`${room < 0 ? 'over it' : 'under it'}: ${price.is} ${money(price.amount, currency)}`}
-            tone={stateColour(room < 0 ? 'replace' : 'fine')}
-          />
+          <Box sx={{ fontSize: '1.15rem', fontWeight: 640, color: stateColour(room < 0 ? 'replace' : 'fine') }}>
+            {money(Math.abs(room), currency)} {room < 0 ? 'over' : 'under'} the limit
+          </Box>
         )}
       </Box>
       {found?.appraisal && price && (
@@ -284,6 +307,8 @@ export function Decide({ bicycle, send }: StageProps) {
           kept={kept.length}
           undecided={open.length}
           tried={tried}
+          out={tried ? plan.filter(({ id }) => tried[id] === false) : []}
+          onTry={(id, isIn) => setTried({ ...tried, [id]: !isIn })}
         />
         <Section
           title="Jobs the findings ask for"

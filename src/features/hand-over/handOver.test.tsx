@@ -91,7 +91,7 @@ test('papers: no tax is guessed; what came back is charged to it', async () => {
   await userEvent.click(button('On the margin'));
   await userEvent.clear(await screen.findByLabelText('Its rate'));
   await userEvent.type(screen.getByLabelText('Its rate'), '20{Enter}');
-  expect(await screen.findByText('€20.00')).toBeInTheDocument();
+  expect(await screen.findByText('€20')).toBeInTheDocument();
   await userEvent.type(screen.getByLabelText('It came back, because'), 'A spoke{Enter}');
   await userEvent.clear(await screen.findByLabelText('Given back'));
   await userEvent.type(screen.getByLabelText('Given back'), '10{Enter}');
@@ -99,7 +99,7 @@ test('papers: no tax is guessed; what came back is charged to it', async () => {
   await userEvent.click(button('Somebody rides it now'));
   expect(record().testRides).toMatchObject([{ backAt: null }]);
   await view('What it earned');
-  expect(await screen.findByText('€90.00')).toBeInTheDocument();
+  expect(await screen.findByText('€90')).toBeInTheDocument();
 });
 
 describe('the sheet elsewhere', () => {
