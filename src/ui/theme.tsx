@@ -20,6 +20,19 @@ const FOCUS = {
   outlineOffset: '2px',
 };
 
+/** The quietest of the buttons: a hairline round it. */
+const QUIET = {
+  border: '1px solid color-mix(in srgb, var(--mui-palette-text-secondary) 55%, transparent)',
+  color: 'var(--mui-palette-text-primary)',
+  fontWeight: 560,
+};
+
+/** The edge of what lies above the page. */
+const ABOVE = {
+  border: '1.5px solid var(--mui-palette-text-primary)',
+  boxShadow: '0 6px 24px rgb(0 0 0 / 22%)',
+};
+
 /** A drawing-office sheet under a workshop lamp: calm ground, ink, one strong accent. */
 export const theme = createTheme({
   cssVariables: { colorSchemeSelector: 'data' },
@@ -133,12 +146,15 @@ export const theme = createTheme({
       defaultProps: { disableElevation: true },
       styleOverrides: {
         root: { minHeight: 44, paddingInline: 16, borderRadius: 3 },
-        // The quietest of three ranks is still a button: a hairline round it, and not bold text.
-        text: { border: '1px solid var(--mui-palette-divider)', fontWeight: 560 },
         outlined: { borderColor: 'currentcolor' },
         // A thumb needs the full height; a mouse does not.
         sizeSmall: { minHeight: 36, paddingInline: 10, '@media (pointer: coarse)': { minHeight: 44 } },
       },
+      // Three ranks and no fourth look: filled, outlined in the accent, and a hairline; none of them is bold text.
+      variants: [
+        { props: { variant: 'text' }, style: QUIET },
+        { props: { variant: 'outlined', color: 'inherit' }, style: QUIET },
+      ],
     },
     MuiToggleButton: {
       styleOverrides: {
@@ -159,7 +175,10 @@ export const theme = createTheme({
     MuiIconButton: { styleOverrides: { root: { minWidth: 44, minHeight: 44 } } },
     // A field is a ruled line with its name above, as on a printed form.
     MuiTextField: { defaultProps: { variant: 'standard' } },
-    MuiFormControl: { defaultProps: { variant: 'standard' } },
+    MuiFormControl: {
+      defaultProps: { variant: 'standard' },
+      styleOverrides: { root: { '& > label + .MuiInput-root.MuiInput-root': { marginTop: 3 } } },
+    },
     MuiInputLabel: {
       defaultProps: { shrink: true },
       styleOverrides: {
@@ -180,7 +199,6 @@ export const theme = createTheme({
           minHeight: 42,
           paddingInline: 10,
           backgroundColor: 'var(--mui-palette-sheet-raised)',
-          'label + &&': { marginTop: 3 },
           '&::before, &:hover:not(.Mui-disabled, .Mui-error)::before': {
             borderBottom: '1.5px solid var(--mui-palette-text-primary)',
           },
@@ -195,11 +213,12 @@ export const theme = createTheme({
       styleOverrides: { select: { '&:focus': { backgroundColor: 'transparent' } } },
     },
     // Paper is paper in the dark too: what lies above it is told by its edge, not by a lighter grey.
-    MuiPaper: {
-      styleOverrides: {
-        root: { backgroundImage: 'none' },
-        elevation: { border: '1.5px solid var(--mui-palette-text-primary)', boxShadow: '0 6px 24px rgb(0 0 0 / 22%)' },
-      },
+    MuiPaper: { styleOverrides: { root: { backgroundImage: 'none' } } },
+    MuiDialog: { styleOverrides: { paper: ABOVE } },
+    MuiPopover: { styleOverrides: { paper: ABOVE } },
+    MuiAutocomplete: {
+      defaultProps: { popupIcon: <ChevronDown fontSize="small" /> },
+      styleOverrides: { paper: ABOVE },
     },
     MuiDialogActions: { styleOverrides: { root: { padding: '8px 24px 20px' } } },
     MuiSwitch: {

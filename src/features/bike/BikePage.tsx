@@ -113,8 +113,8 @@ function useTopOf(stage: Stage, main: RefObject<HTMLElement | null>) {
     if (shown.current === stage) return;
     shown.current = stage;
     main.current?.scrollTo({ top: 0 });
-    if (main.current && window.matchMedia('(max-width: 899px)').matches)
-      window.scrollTo({ top: Math.max(0, window.scrollY + main.current.getBoundingClientRect().top - 64) });
+    // On a phone the page scrolls as one, and the stages are chosen at its top.
+    if (window.matchMedia('(max-width: 899px)').matches) window.scrollTo({ top: 0 });
   }, [stage, main]);
 }
 

@@ -34,7 +34,7 @@ function LookAgain({ bicycle, send }: StageProps) {
             It is clean now
           </Button>
         )}
-        <Button variant="contained" sx={{ minHeight: 56 }} onClick={() => goToStage(bicycle.id, 'look-over')}>
+        <Button variant="outlined" sx={{ minHeight: 56 }} onClick={() => goToStage(bicycle.id, 'look-over')}>
           Look over again
         </Button>
       </Box>

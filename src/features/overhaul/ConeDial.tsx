@@ -1,20 +1,10 @@
 'use client';
-import { path } from 'd3-path';
+import { sector } from './sector';
 
 const R = 88;
 const FULL_SCALE_DEG = 120;
 const RAD = Math.PI / 180;
 const FLAT = 'M-24 0L-12 -20.8H12L24 0L12 20.8H-12Z';
-
-/** A sector of a ring about the middle, by its angles from twelve o'clock. */
-function sector(from: number, to: number, inner: number, outer: number): string {
-  const [start, end] = [Math.min(from, to) * RAD - Math.PI / 2, Math.max(from, to) * RAD - Math.PI / 2];
-  const ring = path();
-  ring.arc(0, 0, outer, start, end);
-  ring.arc(0, 0, inner, end, start, true);
-  ring.closePath();
-  return ring.toString();
-}
 
 /**
  * A dial seen from the spanner's side: a spanner on its flats where the cone is thought to stand, a ghost where it stood at

@@ -173,7 +173,12 @@ export function Round({
                 {clamped ? 'Open the skewer' : 'Close the skewer'}
               </Button>
             )}
-            <Button variant="contained" disabled={!canFinish || hands} sx={button} onClick={finish}>
+            <Button
+              variant={locked ? 'contained' : 'outlined'}
+              disabled={!canFinish || hands}
+              sx={button}
+              onClick={finish}
+            >
               It is right
             </Button>
           </Box>

@@ -66,6 +66,7 @@ export function Palette({
         open
         autoHighlight
         disablePortal
+        forcePopupIcon={false}
         options={entries}
         filterOptions={(options, state) =>
           (state.inputValue.trim() === '' ? options.filter(({ first }) => first) : anyOrder(options, state)).slice(

@@ -105,16 +105,16 @@ export function StockTable({
       },
       {
         id: 'gone',
-        head: 'Used or thrown away',
+        head: 'Used or sold',
         quiet: true,
         cell: (item) => (
           <Button
             color="inherit"
             onClick={() => onGone(item)}
-            aria-label={`Used or thrown away: ${item.label}`}
+            aria-label={`Used or sold: ${item.label}`}
             sx={{ minHeight: 52 }}
           >
-            Gone
+            Used or sold
           </Button>
         ),
         align: 'end',

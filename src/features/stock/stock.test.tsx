@@ -31,7 +31,7 @@ describe('the drawer', () => {
     await userEvent.type(screen.getByRole('textbox', { name: 'Search' }), 'saddle');
     expect(screen.getByText('Nothing here has all of these words.')).toBeInTheDocument();
     await userEvent.clear(screen.getByRole('textbox', { name: 'Search' }));
-    await userEvent.click(screen.getByRole('button', { name: /Used or thrown away/ }));
+    await userEvent.click(screen.getByRole('button', { name: /Used or sold/ }));
     await userEvent.click(await screen.findByText('Used or sold lately'));
     await userEvent.click(screen.getByRole('button', { name: 'Back into the drawer: Chain, 8 speed' }));
     const table = within(await screen.findByRole('table', { name: 'Parts in stock' }));
