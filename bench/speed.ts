@@ -125,7 +125,9 @@ async function planInWorker(browser: Browser, address: string, slow: number): Pr
             const worker = (globalThis as unknown as { watched: Watched }).watched.workers[0]!;
             const from = performance.now();
             const id = `bench ${from}`;
-            worker.addEventListener('message', ({ data }) => data?.id === id && resolve(performance.now() - from));
+            worker.addEventListener('message', ({ data }: MessageEvent<{ id?: string } | null>) => {
+              if (data?.id === id) resolve(performance.now() - from);
+            });
             const argumentList = ['plan.sessions', question, 'long'].map((value) => ({ type: 'RAW', value }));
             worker.postMessage({ id, type: 'APPLY', path: ['reckon'], argumentList });
           }),

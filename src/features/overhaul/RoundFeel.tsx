@@ -64,7 +64,7 @@ function Face({
     >
       <svg viewBox="-138 -132 276 264" style={{ display: 'block', width: '100%' }}>
         {ROUND_POINTS.map((point) => {
-          const feel = own(felt, point) as Felt | undefined;
+          const feel = own(felt, point);
           const here = point === at;
           const middle = spot(point, (RIM + HUB) / 2);
           const edge = spot(point, RIM + 13);
@@ -146,7 +146,7 @@ export function RoundFeel({ send, bearing }: Pick<StageProps, 'send'> & { bearin
           <Choices
             label={roundPointWords(place, at)}
             options={FEELS}
-            value={(own(round, at) as Felt | undefined) ?? null}
+            value={own(round, at) ?? null}
             onChoose={(feel) => {
               send({ type: 'feelRound', place, point: at, feel });
               setAt(next(at));
