@@ -93,7 +93,7 @@ test('a rear hub, from its feel before to its feel after, and when it is due aga
   await expect(page.getByText('8 went in where 9 belong. What happened?')).toBeVisible();
   await page.getByRole('button', { name: 'in, left: one more' }).click();
   await expect(page.getByText('What happened?')).toBeHidden();
-  await expect(page.getByRole('img', { name: /Left side: 9 of 9 in/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /Left side: 9 of 9\sin/ })).toBeVisible();
 
   await openPart(page, /^Set the cone/);
   await setIt(page);
@@ -231,7 +231,7 @@ test('the practice room by the adviser, and by hand without a mouse', async ({ p
     await page.keyboard.press('r');
     await expect(told).toContainText(/ock/);
     const words = (await told.textContent())!;
-    const rocks = Number(/rocks ([\d.]+) mm/.exec(words)?.[1] ?? 0);
+    const rocks = Number(/rocks ([\d.]+)\smm/.exec(words)?.[1] ?? 0);
     const drags = words.includes('It drags');
     if (rocks < 0.05 && !drags) break;
     await page.keyboard.press('l');
@@ -247,7 +247,7 @@ test('the practice room by the adviser, and by hand without a mouse', async ({ p
   await page.getByLabel('Sound').click();
   await page.getByRole('button', { name: 'Lock it' }).click();
   await page.getByRole('button', { name: 'Spin it' }).click();
-  await expect(told).toContainText(/A push runs \d+ s/);
+  await expect(told).toContainText(/A push runs \d+\ss/);
   expect(heard).toEqual([]);
 });
 

@@ -65,7 +65,7 @@ test('a torque round from two metres: the band is large, a reading under it is s
   await page.getByLabel('Torque reading').fill('20');
   await expect(page.getByText('within its band')).toBeVisible();
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/signed: 20 N·m/)).toBeVisible();
+  await expect(page.getByText(/signed: 20\sN·m/)).toBeVisible();
 });
 
 test('the drawing by keyboard: a place is found by letters, gone on from by arrows, and opened', async ({ page }) => {
@@ -121,9 +121,9 @@ test('digits that come in with no field open are held and asked about; keys are 
   await caliper.getByRole('button', { name: 'Send' }).click();
   await expect(page.getByRole('heading', { name: /^306\.\d\d$/ })).toBeVisible();
   await page.getByRole('dialog').getByRole('button', { name: 'Length over them' }).click();
-  await expect(page.getByText(/0\.(68|69|7) %/).first()).toBeVisible();
+  await expect(page.getByText(/0\.(68|69|7)\s%/).first()).toBeVisible();
   await page.keyboard.press('Control+z');
-  await expect(page.getByText(/^Taken back: chain 0\.\d\d %$/)).toBeVisible();
+  await expect(page.getByText(/^Taken back: chain 0\.\d\d\s%$/)).toBeVisible();
   await page.locator('body').click({ position: { x: 5, y: 300 } });
   await page.keyboard.press('?');
   await page.getByLabel('Single-letter keys').click();

@@ -37,7 +37,7 @@ test('the yoke is drawn down under the finger: more force, more cable; and it is
   await page.getByText('Yoke and arms: force and travel').click();
   await page.getByRole('button', { name: 'Show a usual one to try with' }).click();
   const status = page.getByRole('status', { name: 'Force and travel' });
-  const force = async () => Number.parseFloat((await status.getByText(/ N$/).textContent())!);
+  const force = async () => Number.parseFloat((await status.getByText(/\sN$/).textContent())!);
   const before = await force();
   const yoke = page.getByRole('slider', { name: 'Height of the yoke' });
   await yoke.scrollIntoViewIfNeeded();

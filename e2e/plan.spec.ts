@@ -26,7 +26,7 @@ test('forty minutes, what is left alone and why, and a cancelled evening moves t
   await dial.focus();
   await page.keyboard.press('Home');
   await expect(page.getByText('10 min', { exact: true })).toBeVisible();
-  await expect(page.getByText(/it cannot be closed in 10 min/).first()).toBeVisible();
+  await expect(page.getByText(/it cannot be closed in 10\smin/).first()).toBeVisible();
   await page.keyboard.press('End');
   await expect(page.getByText('4 h', { exact: true })).toBeVisible();
 

@@ -65,7 +65,7 @@ test.describe('on a phone', () => {
     await page.getByLabel('Stopped within').fill('4.1');
     await page.getByLabel('Stopped within').press('Enter');
     await page.getByRole('button', { name: 'Put the stop down' }).tap();
-    await expect(page.getByText(/4\.6 m\/s²/)).toBeVisible();
+    await expect(page.getByText(/4\.6\sm\/s²/)).toBeVisible();
     await passed.tap();
     await page.getByRole('button', { name: 'Next' }).tap();
     await expect(page.getByRole('heading', { name: 'Chain stays on at both ends' })).toBeVisible();

@@ -61,12 +61,12 @@ test('the torque round by keys: done or checked, found loose, its own figure, an
   await expect(faceplate.getByText('no bolt here takes that')).toBeVisible();
   await field.fill('5');
   await field.press('Enter');
-  await expect(faceplate.getByText(/5 N·m by wrench, within its band/)).toBeVisible();
+  await expect(faceplate.getByText(/5\sN·m by wrench, within its band/)).toBeVisible();
   await faceplate.getByRole('button', { name: 'Only checked: Faceplate bolts' }).press('Enter');
   await faceplate.getByRole('button', { name: 'It was loose: Faceplate bolts' }).press('Enter');
   await expect(faceplate.getByText(/checked, was found loose/)).toBeVisible();
   await faceplate.getByText('Its fastener').click();
-  await expect(faceplate.getByText(/6 N·m pull 6\.0 kN dry, 8\.0 kN greased/)).toBeVisible();
+  await expect(faceplate.getByText(/6\sN·m pull 6\.0\skN dry, 8\.0\skN greased/)).toBeVisible();
   await faceplate.getByRole('textbox', { name: 'to', exact: true }).fill('5.5');
   await faceplate.getByRole('textbox', { name: 'to', exact: true }).press('Enter');
   await expect(faceplate.getByText(/its own figure/)).toBeVisible();
@@ -83,14 +83,14 @@ test('the wrench clicks at its figure when it is pulled slowly, and past it when
   await page.mouse.down();
   await page.waitForTimeout(1600);
   await page.mouse.up();
-  await expect(page.getByText(/signed: \d+(\.\d)? N·m, within/)).toBeVisible();
+  await expect(page.getByText(/signed: \d+(\.\d)?\sN·m, within/)).toBeVisible();
   await page.getByRole('button', { name: /^Only checked/ }).click();
   await expect(page.getByRole('button', { name: /^Only checked/ })).toHaveAttribute('aria-pressed', 'true');
   await pull.click();
   const set = Number(/set to ([\d.]+)/.exec((await pull.getAttribute('aria-label'))!)![1]);
-  const clicked = page.getByText(/Clicked: .* N·m, pulled fast/);
+  const clicked = page.getByText(/Clicked: .*\sN·m, pulled fast/);
   await expect(clicked).toBeVisible();
-  expect(Number(/([\d.]+) N·m/.exec((await clicked.textContent())!)![1])).toBeGreaterThan(set * 1.1);
+  expect(Number(/([\d.]+)\sN·m/.exec((await clicked.textContent())!)![1])).toBeGreaterThan(set * 1.1);
 });
 
 test.describe('on a phone', () => {

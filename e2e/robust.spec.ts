@@ -26,7 +26,7 @@ test('a reading that cannot be is refused beside its field and what was saved st
   await placeRow(page, 'Chain').click();
   const length = page.getByLabel('Length over them');
   for (const [typed, words] of [
-    ['254', /count the pitches again: 254 mm over 24 pitches/],
+    ['254', /count the pitches again: 254\smm over 24 pitches/],
     ['-306', /never negative/],
     ['about 306', /is no reading: type digits/],
   ] as const) {

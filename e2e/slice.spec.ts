@@ -123,7 +123,7 @@ test('the green tourer goes from the door to its buyer by mouse, and is there ag
     await expect(hot).toContainText('Cone, left');
     // Aluminium and chrome never lie in the warm tank with it.
     await expect(hot).not.toContainText('Hub shell');
-    await page.getByRole('button', { name: /^Start Tank, warm, 10 min/ }).click();
+    await page.getByRole('button', { name: /^Start Tank, warm, 10\smin/ }).click();
     await expect(page.getByText('A closed page is silent', { exact: false })).toBeVisible();
     await page.getByRole('button', { name: 'Close', exact: true }).click();
     await expect(page.getByRole('timer')).toContainText(/^take out at \d\d:\d\d$/);
@@ -160,7 +160,7 @@ test('the green tourer goes from the door to its buyer by mouse, and is there ag
     await expect(page.getByText('12°', { exact: true })).toBeVisible();
     const feel = page.getByRole('group', { name: 'How does it feel?' });
     await feel.getByRole('button', { name: /^Tight/ }).click();
-    await expect(page.getByText(/^Loosen \d+ mm$/)).toBeVisible();
+    await expect(page.getByText(/^Loosen \d+\smm$/)).toBeVisible();
     await expect(page.getByText(/1 trial ·/)).toBeVisible();
     await page.getByRole('group', { name: 'Felt with the skewer' }).getByRole('button', { name: 'Open' }).click();
     await feel.getByRole('button', { name: /^A tick/ }).click();

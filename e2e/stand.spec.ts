@@ -148,13 +148,13 @@ test('readings of the stand: hanger on its clock face, a trace of the dial gauge
     ['Twelve', '12'],
   ] as const)
     await read(page.getByLabel(`${label} o’clock`), gap);
-  await expect(page.getByRole('img', { name: /Push the hanger 2 mm towards the wheel at three/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /Push the hanger 2\smm towards the wheel at three/ })).toBeVisible();
   await placeRow(page, 'Rear rim').click();
   await page.getByRole('button', { name: /One turn of the dial gauge/ }).click();
   await expect(page.getByRole('img', { name: /^Runout seen at the brake, rear: from/ })).toBeVisible();
   await placeRow(page, 'Rear hub').click();
   await read(page.getByLabel('Rock at the rim'), '1.2');
-  await expect(page.getByText(/1\.2 mm at the rim is about 0\.17 mm at the bearing/).first()).toBeVisible();
+  await expect(page.getByText(/1\.2\smm at the rim is about 0\.17\smm at the bearing/).first()).toBeVisible();
   await expect(placeRow(page, 'Rear hub')).toContainText('Service');
 });
 

@@ -54,7 +54,7 @@ test('a pedal and a headset: apart with counts and photographs, the browser clos
     await expect(page.getByRole('note').filter({ hasText: 'The stem is in the way of the locknut.' })).toBeVisible();
     for (let i = 0; i < 2; i++) await done(page).click();
     await page.getByRole('button', { name: 'Weigh them' }).click();
-    await read(page.getByRole('textbox', { name: /All of 5\/32 in, clean/ }), '6.4');
+    await read(page.getByRole('textbox', { name: /All of 5\/32\sin, clean/ }), '6.4');
     await done(page).click();
     await done(page).click();
     await balls(page, 'out, lower', 25);
@@ -112,7 +112,7 @@ test('a soak goes on while the page is closed, and says so when it is opened too
     .or(page.getByRole('combobox', { name: /Soil of Skewer/ }))
     .click();
   await page.getByRole('option', { name: 'Oil' }).click();
-  await page.getByRole('button', { name: /^Start Tank, warm, 10 min/ }).click();
+  await page.getByRole('button', { name: /^Start Tank, warm, 10\smin/ }).click();
   await expect(page.getByText(/take out at \d\d:\d\d/).last()).toBeVisible();
   const downloading = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Calendar alarm' }).click();

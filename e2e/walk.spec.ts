@@ -116,11 +116,11 @@ test('hours keep themselves: a long quiet is asked about once, and what counts f
   await toStage(page, 'hand-over');
   await page.getByRole('button', { name: 'What it earned' }).click();
   await page.getByText(/in \d entries/).click();
-  await expect(page.getByRole('main')).toContainText(/Open and overhaul the front hub\s*8 min/);
+  await expect(page.getByRole('main')).toContainText(/Open and overhaul the front hub\s*8\smin/);
   await page
     .getByRole('button', { name: /logged/ })
     .first()
     .click();
   await page.getByRole('menuitem', { name: '15 min more on Hand over' }).click();
-  await expect(page.getByRole('main')).toContainText(/15 min\s*Hand over/);
+  await expect(page.getByRole('main')).toContainText(/15\smin\s*Hand over/);
 });

@@ -34,7 +34,7 @@ async function bySpace(page: Page) {
 const sideways = async (page: Page) =>
   Number.parseFloat(
     (await wants(page)
-      .getByText(/^\d.* mm$/)
+      .getByText(/^\d.*\smm$/)
       .first()
       .textContent())!,
   );

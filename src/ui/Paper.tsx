@@ -16,7 +16,8 @@ export function Paper({ id, sx, children }: { id?: string; sx?: SxProps<Theme>; 
           border: '1px solid',
           borderColor: 'divider',
           p: { xs: 2, sm: 4 },
-          '@media print': { border: 0, p: 0 },
+          mt: 2.5,
+          '@media print': { border: 0, p: 0, mt: 0 },
         },
         ...(Array.isArray(sx) ? (sx as SxProps<Theme>[]) : [sx]).map((each) => each as object),
       ]}

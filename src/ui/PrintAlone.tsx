@@ -19,7 +19,7 @@ export function PrintAlone({
 }) {
   return (
     <Dialog open onClose={onClose} aria-label={label} className="print-alone" maxWidth="sm" fullWidth>
-      <Paper sx={{ border: 0, p: 3 }}>{children}</Paper>
+      <Paper sx={{ border: 0, p: 3, mt: 0 }}>{children}</Paper>
       <Box
         className="no-print"
         sx={{

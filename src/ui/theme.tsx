@@ -177,7 +177,7 @@ export const theme = createTheme({
     MuiTextField: { defaultProps: { variant: 'standard' } },
     MuiFormControl: {
       defaultProps: { variant: 'standard' },
-      styleOverrides: { root: { '& > label + .MuiInput-root.MuiInput-root': { marginTop: 3 } } },
+      styleOverrides: { root: { '& > .MuiInputLabel-root + .MuiInput-root.MuiInput-root': { marginTop: 3 } } },
     },
     MuiInputLabel: {
       defaultProps: { shrink: true },

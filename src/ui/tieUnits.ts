@@ -1,7 +1,7 @@
 /** Units and signs that are never torn from their figure at the end of a line. */
-const UNIT = '%|°C|mm|cm|m|km|km/h|kg|g|N|kN|Nm|bar|psi|ml|l|h|min|s|in|°|W|V|J|MPa|turns?|teeth';
-const INSIDE = new RegExp(`(\\d) (?=(?:${UNIT})(?![\\w/]))`, 'g');
-const AT_START = new RegExp(`^ (?=(?:${UNIT})(?![\\w/]))`);
+const UNIT = '%|°C|mm|cm|m|km|km/h|kg|g|N|kN|Nm|N·m|m/s²|bar|psi|ml|l|h|min|s|in|°|W|V|J|MPa|turns?|teeth';
+const INSIDE = new RegExp(`(\\d) (?=(?:${UNIT})(?![\\w/·²]))`, 'g');
+const AT_START = new RegExp(`^ (?=(?:${UNIT})(?![\\w/·²]))`);
 const MINUTES = /(\d)[ \u00a0]h (?=\d\d(?!\d))/g;
 const NO_BREAK = '\u00a0';
 

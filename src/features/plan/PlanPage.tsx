@@ -25,7 +25,7 @@ const NOTHING_TRIED: Readonly<Record<string, string>> = {};
 
 /** When each bicycle can be promised. */
 function Promises({ whole, names }: { whole: WholePlan; names: Readonly<Record<string, string>> }) {
-  const { plan, promises, zeroMs, tasks } = whole;
+  const { plan, promises, zeroMs, tasks, pending } = whole;
   const bicycles = [...new Set(tasks.map(({ bicycle }) => bicycle))];
   if (bicycles.length === 0) return null;
   const ready = new Map(plan?.ready.map(({ bicycle, atMin }) => [bicycle, atMin]));
@@ -58,14 +58,20 @@ function Promises({ whole, names }: { whole: WholePlan; names: Readonly<Record<s
                 <Box sx={{ fontSize: '1.3rem', fontWeight: 680, fontVariantNumeric: 'tabular-nums' }}>
                   {promise?.byMin != null
                     ? `by ${momentWords(promisedMs(zeroMs, promise.byMin))}`
-                    : at === undefined
-                      ? 'Not within these sessions'
-                      : promise
-                        ? `Only ${percent(promise.inTime)} sure`
-                        : '…'}
+                    : pending || !plan
+                      ? '…'
+                      : at === undefined
+                        ? 'Not within these sessions'
+                        : promise
+                          ? `Only ${percent(promise.inTime)} sure`
+                          : '…'}
                 </Box>
                 <Box sx={{ color: 'text.secondary', fontSize: '0.94rem' }}>
-                  {at === undefined ? (why.get(bicycle) ?? '') : `planned for ${momentWords(zeroMs + at * 60_000)}`}
+                  {at === undefined
+                    ? pending
+                      ? 'calculating…'
+                      : (why.get(bicycle) ?? '')
+                    : `planned for ${momentWords(zeroMs + at * 60_000)}`}
                 </Box>
               </Box>
             </Box>

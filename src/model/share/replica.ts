@@ -1,0 +1,113 @@
+import type { Batch, BatchName, ShareFile, Snapshot } from './change';
+import { Held } from './held';
+import { Register } from './register';
+
+export interface Entered {
+  record: string;
+  leaf: string;
+  /** Null: taken away. */
+  value: unknown;
+  stamp: string;
+}
+/** A leaf that was changed on two devices without either knowing of the other. */
+export interface Doubt {
+  record: string;
+  leaf: string;
+  kept: unknown;
+  others: unknown[];
+}
+
+/**
+ * What one device knows of a shared folder. Files are taken in in any order, twice, or with gaps; all who have taken in the same files, or snapshots that stand for them,
+ * show the same. Example: two replicas that took in each other's batches have the same `told()`.
+ */
+export class Replica {
+  private readonly records = new Map<string, Map<string, Register>>();
+  private readonly held = new Held();
+
+  constructor(readonly writer: string) {}
+
+  private register(record: string, leaf: string): Register {
+    const leaves = this.records.get(record) ?? new Map<string, Register>();
+    this.records.set(record, leaves);
+    const register = leaves.get(leaf) ?? new Register();
+    leaves.set(leaf, register);
+    return register;
+  }
+
+  /** Changes made here, as a batch to be written; they stand here from now on. */
+  commit(entered: readonly Entered[]): Batch {
+    const number = this.held.lastOf(this.writer) + 1;
+    this.held.add([this.writer, number]);
+    const changes = entered.map((each) => {
+      const register = this.register(each.record, each.leaf);
+      const change = { ...each, over: register.standing() };
+      register.apply(change, [this.writer, number], this.held);
+      return change;
+    });
+    return { kind: 'batch', writer: this.writer, number, changes };
+  }
+
+  /** Takes in a file of anybody; whether it brought anything. */
+  take(file: ShareFile): boolean {
+    if (file.kind === 'snapshot') return this.join(file);
+    if (this.held.has([file.writer, file.number])) return false;
+    this.held.add([file.writer, file.number]);
+    for (const change of file.changes)
+      this.register(change.record, change.leaf).apply(change, [file.writer, file.number], this.held);
+    return true;
+  }
+
+  private join(snapshot: Snapshot): boolean {
+    if (this.held.includes(snapshot.holds)) return false;
+    const there = new Held();
+    there.addAll(snapshot.holds);
+    const theirs = new Set(snapshot.leaves.map(({ record, leaf }) => `${record}\n${leaf}`));
+    for (const each of snapshot.leaves) this.register(each.record, each.leaf).join(each, this.held, there);
+    // A leaf of which nothing stands there is not told: what they heard of it was replaced.
+    for (const [record, leaves] of this.records)
+      for (const [leaf, register] of leaves)
+        if (!theirs.has(`${record}\n${leaf}`))
+          register.join({ record, leaf, heads: [], covered: [] }, this.held, there);
+    this.held.addAll(snapshot.holds);
+    return true;
+  }
+
+  /** All that is known here, as a file that stands for every batch it is made of. */
+  snapshot(number: number): Snapshot {
+    return { kind: 'snapshot', writer: this.writer, number, holds: this.held.told(), leaves: this.leaves() };
+  }
+
+  private leaves(): Snapshot['leaves'] {
+    const ordered = <Of>(map: Map<string, Of>) => [...map].toSorted(([a], [b]) => (a < b ? -1 : 1));
+    return ordered(this.records).flatMap(([record, leaves]) =>
+      ordered(leaves).flatMap(([leaf, register]) => {
+        const [heads, covered] = [register.sorted(), register.waiting()];
+        return heads.length + covered.length === 0 ? [] : [{ record, leaf, heads, covered }];
+      }),
+    );
+  }
+
+  /** Whether a batch is known here, by itself or by a snapshot that stands for it. */
+  knows(name: BatchName): boolean {
+    return this.held.has(name);
+  }
+
+  value(record: string, leaf: string): unknown {
+    return this.records.get(record)?.get(leaf)?.value() ?? null;
+  }
+
+  /** What two changed without knowing of each other, and nobody has settled yet: a change made by whoever sees both settles it everywhere. */
+  doubts(): Doubt[] {
+    return this.leaves().flatMap(({ record, leaf }) => {
+      const register = this.records.get(record)!.get(leaf)!;
+      const others = register.others().map(({ value }) => value);
+      return others.length === 0 ? [] : [{ record, leaf, kept: register.value(), others }];
+    });
+  }
+
+  /** What stands, leaf by leaf, in one order whoever tells it. */
+  told(): string {
+    return JSON.stringify(this.leaves().map(({ record, leaf }) => [record, leaf, this.value(record, leaf)]));
+  }
+}
