@@ -131,7 +131,7 @@ async function whatOpens(page: Page, look: Look, phone: boolean): Promise<void> 
 
 for (const width of ['laptop', 'phone'] as const)
   test(`no rule of accessibility is broken, light or dark, on a ${width}`, async ({ page }) => {
-    test.setTimeout(300_000);
+    test.setTimeout(540_000);
     await page.emulateMedia({ colorScheme: 'light', reducedMotion: 'reduce' });
     if (width === 'phone') await page.setViewportSize({ width: 390, height: 844 });
     const broken = async (rules: AxeBuilder) =>

@@ -89,7 +89,11 @@ test('“It takes several pedal turns before the gear takes” leads to its caus
   await toStage(page, 'prove');
   await expect(page.getByText(/unsafe, and not settled/)).toBeVisible();
   await toStage(page, 'decide');
-  await expect(page.getByText('Open, clean and grease the freehub, or renew it', { exact: true })).toBeVisible();
+  await expect(
+    page
+      .getByRole('list', { name: 'Needed' })
+      .getByText('Open, clean and grease the freehub, or renew it', { exact: true }),
+  ).toBeVisible();
 });
 
 test('a customer’s estimate is approved line by line and printed', async ({ page }) => {

@@ -169,7 +169,7 @@ test('a wheel laced from the valve hole by the space bar, left and taken up agai
   await openDemo(page, AT);
   await press(page, 'So it is built');
   await page.getByText('Spokes to buy, and lacing').click();
-  await expect(page.getByText(/^19 spokes of \d{3} mm/)).toBeVisible();
+  await expect(page.getByText(/^19 spokes of \d{3}\smm/)).toBeVisible();
   await page.getByRole('button', { name: 'Lace it anew' }).click();
   const lacing = page.getByRole('status', { name: 'The lacing' });
   const put = page.getByRole('button', { name: 'It is in' });

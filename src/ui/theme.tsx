@@ -205,12 +205,18 @@ export const theme = createTheme({
           '&.Mui-focused': { outline: '3px solid var(--mui-palette-primary-main)', outlineOffset: 1 },
           '&.Mui-disabled': { backgroundColor: 'transparent' },
         },
-        input: { minHeight: 24, '&:focus-visible': { outline: 'none' } },
+        // The whole height is the field's, for a thumb.
+        input: { minHeight: 42, boxSizing: 'border-box', '&:focus-visible': { outline: 'none' } },
       },
     },
     MuiSelect: {
       defaultProps: { IconComponent: ChevronDown },
-      styleOverrides: { select: { '&:focus': { backgroundColor: 'transparent' } } },
+      styleOverrides: {
+        select: {
+          '&&': { minHeight: 42, boxSizing: 'border-box', display: 'flex', alignItems: 'center' },
+          '&:focus': { backgroundColor: 'transparent' },
+        },
+      },
     },
     // Paper is paper in the dark too: what lies above it is told by its edge, not by a lighter grey.
     MuiPaper: { styleOverrides: { root: { backgroundImage: 'none' } } },

@@ -41,10 +41,7 @@ const hatch = `repeating-linear-gradient(135deg, ${stateColour('unsafe')} 0 2px,
 function Row({ name, bars, span }: { name: string; bars: Bar[]; span: TimeSpan }) {
   const x = timeShare(span);
   return (
-    <Box
-      component="li"
-      sx={{ listStyle: 'none', position: 'relative', height: ROW_PX, borderTop: '1px solid', borderColor: 'divider' }}
-    >
+    <Box sx={{ position: 'relative', height: ROW_PX, borderTop: '1px solid', borderColor: 'divider' }}>
       <Box sx={{ position: 'relative', zIndex: 2, fontSize: '0.86rem', fontWeight: 640, pt: 0.25, lineHeight: 1.3 }}>
         <Box component="span" sx={{ bgcolor: 'background.default', pr: 0.75 }}>
           {name}
@@ -158,7 +155,7 @@ export function BathTimes({
   const span = { fromMs, toMs: fromMs + (last - fromMs) * BEYOND };
   return (
     <TimeAxis span={span} nowMs={nowMs} label="Baths over time">
-      <Box component="ul" sx={{ p: 0, m: 0 }}>
+      <Box>
         {[...bars].map(([bath, laid]) => (
           <Row key={bath} name={own(labels, bath) ?? bath} bars={laid} span={span} />
         ))}

@@ -5,12 +5,17 @@ import { Choices } from '@/ui/Choices';
 import { RangeFields } from '@/ui/RangeFields';
 import { ReadingField } from '@/ui/ReadingField';
 import { BigNumber, Section } from '@/ui/Section';
+import { Paper } from '@/ui/Paper';
 import { SpreadChart } from '@/ui/SpreadChart';
+import { TimeAxis } from '@/ui/TimeAxis';
 import { stateColour } from '@/ui/StateMark';
 import { Working } from '@/ui/Working';
 import { BallCounter } from '../strip/BallCounter';
 import { WhichWay } from '../workshop/WhichWay';
 import { Row } from './Row';
+
+const HOUR_MS = 3_600_000;
+const NOON = new Date(2026, 10, 29, 12).getTime();
 
 /** What takes something down, and what shows figures. */
 export function Fields() {
@@ -82,6 +87,12 @@ export function Fields() {
         <WhichWay question={{ fastener: 'pedal', side: 'left', action: 'loosen' }} />
       </Section>
       <Section title="Figures and working" aside="an aside">
+        <TimeAxis span={{ fromMs: NOON, toMs: NOON + 20 * HOUR_MS }} nowMs={NOON + 3 * HOUR_MS} label="Time to scale">
+          <br />
+        </TimeAxis>
+        <Paper>
+          <b>A sheet of paper</b>, white in the dark too, and printed alone.
+        </Paper>
         <Row>
           <BigNumber value="€79.58" label="the most to pay" />
           <BigNumber value="Walk away" label="at the asking price" tone={stateColour('replace')} />

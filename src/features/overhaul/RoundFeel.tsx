@@ -17,7 +17,6 @@ const FEELS = [
   { id: 'smooth', label: 'Smooth' },
   { id: 'tight', label: 'Tight' },
 ] as const;
-type Felt = (typeof FEELS)[number]['id'];
 const TINT = { loose: 'watch', tick: 'watch', smooth: 'fine', tight: 'service' } as const;
 const RIM = 112;
 const HUB = 30;

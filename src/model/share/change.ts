@@ -62,3 +62,6 @@ export type Snapshot = z.output<typeof snapshot>;
 
 export const shareFile = z.discriminatedUnion('kind', [batch, snapshot]);
 export type ShareFile = z.output<typeof shareFile>;
+
+/** The published JSON Schema of what lies in a shared folder. */
+export const shareJsonSchema = (): unknown => z.toJSONSchema(shareFile, { io: 'input', unrepresentable: 'any' });

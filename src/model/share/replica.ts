@@ -88,6 +88,18 @@ export class Replica {
     );
   }
 
+  /** Every leaf of a record that anybody told of, in the order of their names: what stands, since when, and what else was entered without knowing of it. */
+  leavesOf(
+    record: string,
+  ): { leaf: string; value: unknown; stamp: string; others: { stamp: string; value: unknown }[] }[] {
+    return [...(this.records.get(record) ?? [])]
+      .toSorted(([a], [b]) => (a < b ? -1 : 1))
+      .flatMap(([leaf, register]) => {
+        const [first] = register.sorted();
+        return first ? [{ leaf, value: register.value(), stamp: first.stamp, others: register.others() }] : [];
+      });
+  }
+
   /** Whether a batch is known here, by itself or by a snapshot that stands for it. */
   knows(name: BatchName): boolean {
     return this.held.has(name);

@@ -1,6 +1,9 @@
+import Ajv2020 from 'ajv/dist/2020';
 import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
 import { MaliciousFolder, sumOf } from '../../../tests/maliciousFolder';
 import { runs } from '../../../tests/runs';
+import { shareJsonSchema } from './change';
 import { Replica } from './replica';
 import { readShare, shareName, shareText, standsFor } from './shareText';
 
@@ -67,6 +70,31 @@ describe('several hands on one folder', () => {
     const head = JSON.stringify({ format: 'ergasto share', version: 1, sum: sumOf(hostile) });
     expect(readShare(`${head}\n${hostile}\n`, sumOf)).toEqual({ waits: 'not ours' });
   });
+});
+
+test('a foreign reader takes a file by the published schema, and adds up what stands by the rule of the page', () => {
+  const schema = JSON.parse(readFileSync('docs/format/share.schema.json', 'utf8')) as object;
+  expect(schema).toEqual(JSON.parse(JSON.stringify(shareJsonSchema())));
+  const valid = new Ajv2020({ strict: false }).compile(schema);
+  const [a, b] = [new Replica('a.1'), new Replica('b.1')];
+  const files = [a.commit([at('price', 1), at('name', 'x')]), a.commit([at('price', 2)])];
+  b.take(files[0]!);
+  files.push(b.commit([at('name', null)]));
+  const [entered, replaced] = [new Map<string, [string, unknown]>(), new Set<string>()];
+  for (const text of files.toReversed().map((file) => shareText(file, sumOf))) {
+    const body = JSON.parse(text.split('\n')[1]!) as {
+      changes: { leaf: string; value: unknown; stamp: string; over: { stamp: string }[] }[];
+    };
+    expect(valid(body)).toBe(true);
+    for (const { leaf, value, stamp, over } of body.changes) {
+      entered.set(stamp, [leaf, value]);
+      over.forEach((each) => replaced.add(each.stamp));
+    }
+  }
+  const stands = Object.fromEntries([...entered].flatMap(([stamp, row]) => (replaced.has(stamp) ? [] : [row])));
+  expect(stands).toEqual({ price: 2, name: null });
+  for (const file of files) a.take(file);
+  expect(Object.keys(stands).map((leaf) => a.value('bicycle/b', leaf))).toEqual(Object.values(stands));
 });
 
 describe('laws of a shared folder', () => {
