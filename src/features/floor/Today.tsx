@@ -1,6 +1,7 @@
 'use client';
 import Box from '@mui/material/Box';
 import Link from 'next/link';
+import { useEffect, useState } from 'react';
 import type { Summary } from '@/model/summary';
 import { clockTime, hours } from '@/ui/format';
 import { stateColour } from '@/ui/StateMark';
@@ -185,7 +186,9 @@ function Next({ whole, names }: { whole: OpenPlan; names: Readonly<Record<string
   const task = tasks.find(({ id }) => id === first?.task);
   if (!first || !task)
     return (
-      <Box sx={{ color: 'text.secondary' }}>{pending ? 'Calculating what comes next…' : 'Nothing is planned.'}</Box>
+      <Box sx={{ color: 'text.secondary' }}>
+        {pending || !plan ? 'Calculating what comes next…' : 'Nothing is planned.'}
+      </Box>
     );
   const fromMs = zeroMs + first.fromMin * 60_000;
   return (
@@ -199,9 +202,22 @@ function Next({ whole, names }: { whole: OpenPlan; names: Readonly<Record<string
   );
 }
 
+/** Rows wait this long for their figures at the most, before the plan takes the worker. */
+const PATIENCE_MS = 3000;
+
+/** Whether the rows have their figures: a long search for a plan would stand in their way. */
+function useTurn(rows: readonly Summary[]): boolean {
+  const [isLate, setLate] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setLate(true), PATIENCE_MS);
+    return () => clearTimeout(timer);
+  }, []);
+  return isLate || rows.every(({ drawn }) => drawn !== null);
+}
+
 /** Today as a ruler: sessions with what is planned in them, soaks that run on, deliveries; and what comes first. */
 export function Today({ rows, nowMs }: { rows: readonly Summary[]; nowMs: number }) {
-  const whole = useOpenPlan();
+  const whole = useOpenPlan(useTurn(rows));
   const span = spanFrom(nowMs);
   const { shown, more } = shownEvents(todayEvents(rows, nowMs));
   const names = Object.fromEntries(rows.map(({ id, name }) => [id, name]));

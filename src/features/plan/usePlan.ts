@@ -57,12 +57,12 @@ function lateOf(tasks: readonly OpenTask[], plan: SessionPlan | null, zeroMs: nu
 }
 
 /** What is open as a question, and its plan. */
-function useAsked(have: number, tried: Readonly<Record<string, string>>) {
+function useAsked(have: number, tried: Readonly<Record<string, string>>, isTime = true) {
   const settings = useSettings();
   const moment = usePlanMoment();
   const learnt = useLearnt();
   const summaries = useWorkshopState((state) => state.summaries);
-  const open = useMemo(() => learnt && tasksInput(summaries, learnt), [summaries, learnt]);
+  const open = useMemo(() => (isTime && learnt ? tasksInput(summaries, learnt) : null), [isTime, summaries, learnt]);
   const found = useReckon('plan.tasks', open);
   const zeroMs = zeroOf(moment);
   const sessions = useMemo(
@@ -108,8 +108,8 @@ function useAsked(have: number, tried: Readonly<Record<string, string>>) {
 }
 
 const NOTHING_TRIED = {};
-/** The plan of what is open, by the sessions alone. */
-export const useOpenPlan = (): OpenPlan => useAsked(0, NOTHING_TRIED).whole;
+/** The plan of what is open, by the sessions alone; `isTime` false asks nothing yet. */
+export const useOpenPlan = (isTime: boolean): OpenPlan => useAsked(0, NOTHING_TRIED, isTime).whole;
 
 /** The plan of everything that is open, from the records, the week and the hand; `have` are the minutes that somebody has now, `tried` a pin under the finger. */
 export function usePlan(have: number, tried: Readonly<Record<string, string>>): WholePlan {
