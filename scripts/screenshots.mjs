@@ -89,8 +89,15 @@ async function thePlan(page) {
   await page.waitForTimeout(2500);
 }
 
+/** The rows have their limits, and the day its plan. */
+async function theFloor(page) {
+  await page.getByText(/^Next/).first().waitFor();
+  await page.getByText('Ready, as far as it was signed').first().waitFor();
+  await page.waitForTimeout(1000);
+}
+
 const SHOTS = [
-  { name: 'floor', path: '/' },
+  { name: 'floor', path: '/', act: theFloor },
   { name: 'buy', path: `${TOURER}buy` },
   { name: 'look-over', path: `${TOURER}look-over`, act: openHanger },
   { name: 'decide', path: `${STAFF}decide` },
@@ -106,7 +113,7 @@ const SHOTS = [
   { name: 'bench', path: '/bench?id=ferry-staff-7&task=strip' },
   { name: 'brakes', path: '/bike?id=slipway-tourer&stage=rebuild&tray=brake.rear', act: yoke },
   { name: 'drive', path: '/bike?id=grey-racer&stage=rebuild&tray=derailleur.rear', act: toShifts },
-  { name: 'floor-phone', path: '/', size: PHONE },
+  { name: 'floor-phone', path: '/', size: PHONE, act: theFloor },
   { name: 'door-phone', path: `${TOURER}buy`, size: PHONE, act: atTheDoor },
   { name: 'ride-phone', path: '/bike?id=slipway-tourer&stage=prove', size: PHONE, act: rideGears },
 ];

@@ -11,6 +11,7 @@ import { useScheme } from '../top-bar/SchemeToggle';
 import { useStages, useTasks } from '../workshop/declared';
 import { useWorkshopName, useWorkshopState } from '../workshop/WorkshopProvider';
 import { MOST_LISTED, paletteEntries, type Entry } from './paletteEntries';
+import { pressable } from './pressable';
 
 /** Everything that can be gone to, done or set, found by a few letters. */
 export function Palette({
@@ -44,6 +45,7 @@ export function Palette({
         { id: 'scheme', label: dark ? 'Light sheet' : 'Dark sheet', run: toggle },
         ...(demo ? [{ id: 'caliper', label: 'Made-up caliper', run: onCaliper }] : []),
       ],
+      onPage: pressable(document),
     }),
   );
   const go = ({ to }: Entry) => {

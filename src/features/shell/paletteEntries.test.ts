@@ -16,6 +16,7 @@ const entries = (here: string | null): Entry[] =>
     stages: STAGES.map((id) => ({ id, label: id })),
     tasks: [{ id: 'jobs', label: 'Jobs' }],
     actions: [{ id: 'undo', label: 'Take the last change back', run: () => undefined }],
+    onPage: [{ id: 'Print the estimate', label: 'Print the estimate', run: () => undefined }],
   });
 const found = (typed: string, here: string | null = 'ferry-staff-7') =>
   anyOrder(entries(here), {
@@ -41,6 +42,7 @@ test('every place, stage, room, setting and what can be done here', () => {
     expect(found(title).find(({ label }) => label === title)?.to).toBe(`/settings#${key}`);
   expect(labels('last change')).toEqual(['Take the last change back']);
   expect(labels('currency')).toContain('Money and hours');
+  expect(labels('print')).toContain('Print the estimate');
 });
 
 test('from the floor what is open on any bicycle is found with the bicycle’s name', () => {

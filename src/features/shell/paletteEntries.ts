@@ -81,6 +81,7 @@ export function paletteEntries({
   stages,
   tasks,
   actions,
+  onPage,
 }: {
   here: string | null;
   summaries: Readonly<Record<string, Summary>>;
@@ -88,6 +89,8 @@ export function paletteEntries({
   tasks: readonly { id: BenchTask; label: string }[];
   /** What can be done here and now. */
   actions: readonly { id: string; label: string; run(): void }[];
+  /** Whatever can be pressed on the page as it stands. */
+  onPage: readonly { id: string; label: string; run(): void }[];
 }): Entry[] {
   const current = here === null ? undefined : own(summaries, here);
   const rows = Object.values(summaries);
@@ -104,6 +107,7 @@ export function paletteEntries({
       first: true,
       to: stageHref(row.id, row.stage),
     })),
+    ...onPage.map(({ id, label, run }): Entry => ({ id: `press ${id}`, group: 'On this page', label, to: run })),
     ...rows.filter(({ id }) => id !== here).flatMap(openOn),
     ...settingWays().map(({ id, title, words }): Entry => ({
       id: `setting ${id}`,
