@@ -1,11 +1,14 @@
 'use client';
 import Box from '@mui/material/Box';
+import dynamic from 'next/dynamic';
 import { TopBar } from '../top-bar/TopBar';
 import { Earlier } from './Earlier';
 import { Export } from './Export';
 import { Room } from './Room';
 import { Send } from './Send';
 import { TakeIn } from './TakeIn';
+
+const SharedFolder = dynamic(() => import('./SharedFolder').then((module) => module.SharedFolder), { ssr: false });
 
 /** The records themselves: out as open files, in again, and on to another device. */
 export function RecordsPage() {
@@ -20,6 +23,7 @@ export function RecordsPage() {
         <Export />
         <TakeIn />
         <Send />
+        <SharedFolder />
         <Earlier />
         <Room />
       </Box>

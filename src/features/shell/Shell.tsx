@@ -13,6 +13,7 @@ const Palette = dynamic(() => loadPalette().then((module) => module.Palette), { 
 const Remark = dynamic(() => import('./Remark').then((module) => module.Remark), { ssr: false });
 const Shortcuts = dynamic(() => import('./Shortcuts').then((module) => module.Shortcuts), { ssr: false });
 const GaugeDrawer = dynamic(() => import('../gauges/GaugeDrawer').then((module) => module.GaugeDrawer), { ssr: false });
+const ShareRunner = dynamic(() => import('./ShareRunner').then((module) => module.ShareRunner), { ssr: false });
 const CaliperPanel = dynamic(() => import('./CaliperPanel').then((module) => module.CaliperPanel), { ssr: false });
 
 /** What lies round every page: keys that are heard everywhere, held readings, remarks. */
@@ -52,6 +53,7 @@ export function Shell({ children }: { children: ReactNode }) {
     <>
       <Offline />
       <Reminders />
+      <ShareRunner />
       {children}
       <HeldReading />
       <Suspense>

@@ -10,10 +10,13 @@ export interface Head {
 
 const isThere = (value: unknown): boolean => value !== undefined && value !== null && value !== false;
 
+/** A value is known by its stamp and the batch that it came in: two devices that were given one old file may stamp alike. */
+const keyOf = ({ stamp, from }: Replaced): string => `${stamp}\n${from[0]} ${from[1]}`;
+
 /** Of two that were entered without knowing of each other: what is entered before what is taken out, then the later. */
 function before(a: Head, b: Head): number {
   if (isThere(a.value) !== isThere(b.value)) return isThere(a.value) ? -1 : 1;
-  return a.stamp > b.stamp ? -1 : a.stamp < b.stamp ? 1 : 0;
+  return a.stamp > b.stamp || (a.stamp === b.stamp && keyOf(a) > keyOf(b)) ? -1 : 1;
 }
 
 /**
@@ -23,28 +26,30 @@ function before(a: Head, b: Head): number {
 export class Register {
   private readonly heads = new Map<string, Head>();
   /** Replaced before they were heard of. */
-  private readonly covered = new Map<string, BatchName>();
+  private readonly covered = new Map<string, Replaced>();
 
   apply({ stamp, value, over }: Change, from: BatchName, held: Held): void {
-    if (!this.covered.delete(stamp)) this.heads.set(stamp, { stamp, value, from });
+    const head = { stamp, value, from };
+    if (!this.covered.delete(keyOf(head))) this.heads.set(keyOf(head), head);
     for (const each of over) this.cover(each, held);
   }
 
-  private cover({ stamp, from }: Replaced, held: Held): void {
-    if (!this.heads.delete(stamp) && !held.has(from)) this.covered.set(stamp, from);
+  private cover(replaced: Replaced, held: Held): void {
+    const key = keyOf(replaced);
+    if (!this.heads.delete(key) && !held.has(replaced.from)) this.covered.set(key, replaced);
   }
 
   /** What another knew of this leaf, by what was held here and is held there. */
   join({ heads, covered }: Snapshot['leaves'][number], here: Held, there: Held): void {
-    const theirs = new Set(heads.map(({ stamp }) => stamp));
+    const theirs = new Set(heads.map(keyOf));
     // What they heard of and no longer have was replaced there.
-    for (const [stamp, head] of this.heads) if (there.has(head.from) && !theirs.has(stamp)) this.heads.delete(stamp);
+    for (const [key, head] of this.heads) if (there.has(head.from) && !theirs.has(key)) this.heads.delete(key);
     // What was heard of here and is no longer here was replaced here.
     for (const head of heads)
-      if (!here.has(head.from) && !this.covered.delete(head.stamp)) this.heads.set(head.stamp, { ...head });
+      if (!here.has(head.from) && !this.covered.delete(keyOf(head))) this.heads.set(keyOf(head), { ...head });
     for (const each of covered) this.cover(each, here);
     // What was replaced before it was heard of, and is heard of by now.
-    for (const [stamp, from] of this.covered) if (there.has(from)) this.covered.delete(stamp);
+    for (const [key, { from }] of this.covered) if (there.has(from)) this.covered.delete(key);
   }
 
   /** What a change that is made now replaces. */
@@ -68,6 +73,6 @@ export class Register {
   }
 
   waiting(): Replaced[] {
-    return [...this.covered].map(([stamp, from]) => ({ stamp, from })).toSorted((a, b) => (a.stamp < b.stamp ? -1 : 1));
+    return [...this.covered.values()].toSorted((a, b) => (keyOf(a) < keyOf(b) ? -1 : 1));
   }
 }

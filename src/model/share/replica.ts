@@ -1,4 +1,4 @@
-import type { Batch, BatchName, ShareFile, Snapshot } from './change';
+import type { Batch, BatchName, Replaced, ShareFile, Snapshot } from './change';
 import { Held } from './held';
 import { Register } from './register';
 
@@ -8,6 +8,8 @@ export interface Entered {
   /** Null: taken away. */
   value: unknown;
   stamp: string;
+  /** What it was entered in the place of; whatever stands where that is left out. */
+  over?: Replaced[];
 }
 /** A leaf that was changed on two devices without either knowing of the other. */
 export interface Doubt {
@@ -41,7 +43,7 @@ export class Replica {
     this.held.add([this.writer, number]);
     const changes = entered.map((each) => {
       const register = this.register(each.record, each.leaf);
-      const change = { ...each, over: register.standing() };
+      const change = { ...each, over: each.over ?? register.standing() };
       register.apply(change, [this.writer, number], this.held);
       return change;
     });
@@ -86,6 +88,15 @@ export class Replica {
         return heads.length + covered.length === 0 ? [] : [{ record, leaf, heads, covered }];
       }),
     );
+  }
+
+  /** What stands of a leaf by its names: what a change that knew of all of it is over. */
+  standing(record: string, leaf: string): Replaced[] {
+    return this.records.get(record)?.get(leaf)?.standing() ?? [];
+  }
+
+  recordNames(): string[] {
+    return [...this.records.keys()].toSorted();
   }
 
   /** Every leaf of a record that anybody told of, in the order of their names: what stands, since when, and what else was entered without knowing of it. */

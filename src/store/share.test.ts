@@ -1,0 +1,142 @@
+import type { Command } from '@/model/commands';
+import { newBicycle } from '@/model/fresh';
+import { leavesOf } from '@/model/leaves';
+import { bicycleRecord, type Bicycle } from '@/model/record';
+import { memoryBrowser } from '../../tests/memoryBrowser';
+import { sumOf } from '../../tests/maliciousFolder';
+import { shareText } from '@/model/share/shareText';
+import { joinShare, type ShareFolder } from './share';
+
+const sum = (text: string) => Promise.resolve(sumOf(text));
+const AT = '2026-11-25T10:00:00.000Z';
+
+/** A folder in memory, and ways to harm it. */
+function memoryFolder() {
+  const files = new Map<string, string>();
+  const folder: ShareFolder & { files: Map<string, string>; away: boolean } = {
+    files,
+    away: false,
+    names: () => (folder.away ? Promise.reject(new Error('not there')) : Promise.resolve([...files.keys()])),
+    read: (name) => Promise.resolve(files.get(name)!),
+    write: (name, text) =>
+      folder.away ? Promise.reject(new Error('not there')) : Promise.resolve(void files.set(name, text)),
+    remove: (name) => Promise.resolve(void files.delete(name)),
+  };
+  return folder;
+}
+
+/** A device: a browser with a page open on it. */
+async function device(name: string, folder: ShareFolder) {
+  const browser = memoryBrowser();
+  const workshop = browser.tab(1);
+  await workshop.load();
+  let share = await joinShare(browser.around(2), folder, name, sum);
+  const shown = () => {
+    const record = browser.database.records.get('b') as Bicycle | undefined;
+    return record && bicycleRecord.parse(JSON.parse(JSON.stringify(record)));
+  };
+  return {
+    workshop,
+    shown,
+    turn: () => share.turn(['b']),
+    /** The page dies, and another is opened. */
+    reopen: async () => void (share = await joinShare(browser.around(3), folder, name, sum)),
+    putTogether: () => share.putTogether(),
+    do: async (command: Command) => {
+      await workshop.open('b');
+      workshop.send('b', command);
+      await workshop.settled();
+    },
+    leaves: () => JSON.stringify([...leavesOf(shown()!)].toSorted(([a], [b]) => (a < b ? -1 : 1))),
+  };
+}
+const rename = (name: string): Command => ({ type: 'renameBicycle', name });
+
+describe('several devices on one folder', () => {
+  test('what one enters the others see; what two change apart stands together, and nobody is asked', async () => {
+    const folder = memoryFolder();
+    const [a, b, c] = [await device('laptop', folder), await device('phone', folder), await device('bench', folder)];
+    await a.workshop.addBicycle(newBicycle('b', AT, 'Green tourer'));
+    for (const each of [a, b, c]) expect(await each.turn()).toEqual({ is: 'same' });
+    expect(c.shown()!.name).toBe('Green tourer');
+    await a.do(rename('The tourer'));
+    await b.do({ type: 'markStep', place: 'hub.front', step: 'nuts', done: true, takes: ['axle-nut'] });
+    for (const each of [a, b, c, a]) await each.turn();
+    expect(c.shown()).toMatchObject({ name: 'The tourer', conflicts: [] });
+    expect(c.shown()!.trays[0]!.off).toHaveProperty('axle-nut');
+    expect([a.leaves(), b.leaves()]).toEqual([c.leaves(), c.leaves()]);
+  });
+
+  test('both change one thing apart: asked of whoever is there, answered once, and the answer goes to all, also when it stays as it is', async () => {
+    const folder = memoryFolder();
+    const [a, b] = [await device('laptop', folder), await device('phone', folder)];
+    await a.workshop.addBicycle(newBicycle('b', AT, 'Green tourer'));
+    for (const each of [a, b]) await each.turn();
+    await a.do(rename('Green one'));
+    await b.do(rename('The tourer'));
+    for (const each of [a, b, a]) await each.turn();
+    expect(a.shown()!.conflicts).toHaveLength(1);
+    expect(b.shown()!.conflicts).toEqual(a.shown()!.conflicts);
+    const { id, kept } = a.shown()!.conflicts[0]!;
+    await a.do({ type: 'settleConflict', conflict: id, take: 'kept' });
+    for (const each of [a, b, a]) await each.turn();
+    expect([a.shown(), b.shown()].map((each) => [each!.name, each!.conflicts])).toEqual([
+      [kept, []],
+      [kept, []],
+    ]);
+  });
+
+  test('offline for the middle, a page that dies before it has written, and a folder that is emptied: nothing is lost', async () => {
+    const folder = memoryFolder();
+    const [a, b] = [await device('laptop', folder), await device('phone', folder)];
+    await a.workshop.addBicycle(newBicycle('b', AT, 'Green tourer'));
+    for (const each of [a, b]) await each.turn();
+    folder.away = true;
+    await b.do({ type: 'markStep', place: 'hub.front', step: 'nuts', done: true, takes: ['axle-nut'] });
+    expect(await b.turn()).toEqual({ is: 'not there' });
+    await b.reopen();
+    folder.away = false;
+    folder.files.clear();
+    await b.turn();
+    await a.do(rename('The tourer'));
+    await a.turn();
+    await a.putTogether();
+    for (const each of [b, a]) await each.turn();
+    expect(a.shown()!.trays[0]!.off).toHaveProperty('axle-nut');
+    expect(b.shown()!.name).toBe('The tourer');
+    expect(a.leaves()).toBe(b.leaves());
+    // Somebody new joins from the folder alone.
+    const late = await device('late', folder);
+    await late.turn();
+    expect(late.leaves()).toBe(a.leaves());
+  });
+
+  test('what would make a record unreadable here is left, and nothing that stands is told as taken away', async () => {
+    const folder = memoryFolder();
+    const [a, b] = [await device('laptop', folder), await device('phone', folder)];
+    await a.workshop.addBicycle(newBicycle('b', AT, 'Green tourer'));
+    for (const each of [a, b]) await each.turn();
+    const change = { record: 'bicycle/b', leaf: 'kind/brakes', value: 'of the year 2040', stamp: `${AT} z`, over: [] };
+    const file = { kind: 'batch', writer: 'newer.1', number: 1, changes: [change] } as const;
+    folder.files.set('newer.json', shareText({ ...file, changes: [change] }, sumOf));
+    for (const each of [b, a, b]) expect(await each.turn()).toEqual({ is: 'same' });
+    expect(b.shown()!.kind.brakes).toBe(a.shown()!.kind.brakes);
+    expect(b.shown()!.name).toBe('Green tourer');
+  });
+
+  test('a torn file waits until it is whole, and a conflict copy changes nothing', async () => {
+    const folder = memoryFolder();
+    const [a, b] = [await device('laptop', folder), await device('phone', folder)];
+    await a.workshop.addBicycle(newBicycle('b', AT, 'Green tourer'));
+    await a.turn();
+    const whole = new Map(folder.files);
+    for (const [name, text] of whole) folder.files.set(name, text.slice(0, text.length / 2));
+    await b.turn();
+    expect(b.shown()).toBeUndefined();
+    for (const [name, text] of whole) folder.files.set(name, text).set(`${name} (copy)`, text);
+    await b.turn();
+    const before = b.leaves();
+    await b.turn();
+    expect(b.leaves()).toBe(before);
+  });
+});

@@ -1,0 +1,219 @@
+import { bicycleOf, enteredBy, recordOf } from '@/model/share/bicycles';
+import { snapshot as snapshotSchema, type Batch, type Replaced, type ShareFile } from '@/model/share/change';
+import { Replica, type Entered } from '@/model/share/replica';
+import { readShare, shareName, shareText } from '@/model/share/shareText';
+import { leafValue } from '@/model/leaves';
+import type { Bicycle } from '@/model/record';
+import { summaryOf } from '@/model/summaryOf';
+import { createRecords, Unfit, type ReadRecord } from './records';
+import { lockOf, type Surroundings } from './surroundings';
+
+/** The folder as something else keeps it the same everywhere. Nothing in it is changed once it is written. */
+export interface ShareFolder {
+  names(): Promise<string[]>;
+  read(name: string): Promise<string>;
+  write(name: string, text: string): Promise<void>;
+  remove(name: string): Promise<void>;
+}
+
+export type ShareState = { is: 'same' } | { is: 'to go out'; changes: number } | { is: 'not there' };
+
+type Around = Pick<Surroundings, 'database' | 'locked' | 'channel' | 'now' | 'newId'>;
+
+const KNOWN = 'share:known';
+const RECORD = 'bicycle/';
+
+/** How a bicycle stood when it was last the same here as among all that is known of the folder. */
+interface Ground {
+  view: Bicycle | null;
+  standing: ReadonlyMap<string, Replaced[]>;
+}
+const NOTHING: Ground = { view: null, standing: new Map() };
+
+/**
+ * One device's part in a shared folder. What was entered here is told as changes over what stood here when it was entered; what others told is laid into the record under its lock.
+ * What is known is kept in the browser before it is written out, so the folder is never the only place. `sumOf` is SHA-256 in hexadecimal.
+ *
+ * Errors: those of the database. A folder that cannot be reached is told as a state, and what was entered waits.
+ */
+export async function joinShare(
+  around: Around,
+  folder: ShareFolder,
+  device: string,
+  sumOf: (text: string) => Promise<string>,
+) {
+  const { database, locked, channel } = around;
+  const records = createRecords(database);
+  const replica = new Replica(
+    `${device}.${around
+      .newId()
+      .replaceAll(/[^\w-]/g, '')
+      .slice(0, 12)}`,
+  );
+  const grounds = new Map<string, Ground>();
+  const read = new Set<string>();
+  let out: Batch[] = [];
+  let snapshots = 0;
+
+  const kept = snapshotSchema.safeParse(await database.readSetting(KNOWN));
+  if (kept.success) replica.take(kept.data);
+  for (const record of replica.recordNames()) if (record.startsWith(RECORD)) settle(record.slice(RECORD.length));
+
+  /** From now on that is how it stands here. */
+  function settle(id: string): void {
+    const record = recordOf(id);
+    const standing = new Map(replica.leavesOf(record).map(({ leaf }) => [leaf, replica.standing(record, leaf)]));
+    grounds.set(id, { view: bicycleOf(replica, id), standing });
+  }
+
+  /** What was entered here since, over what stood here then; a question that somebody answered by leaving it so is answered for all. */
+  function entered(bicycle: Bicycle): Entered[] {
+    const { view, standing } = grounds.get(bicycle.id) ?? NOTHING;
+    const changes = enteredBy(view, bicycle);
+    const changed = new Set(changes.map(({ leaf }) => leaf));
+    const open = new Set(bicycle.conflicts.map(({ id }) => id));
+    const answered = new Set(
+      (view?.conflicts ?? []).flatMap(({ id, leaf }) => (open.has(id) || changed.has(leaf) ? [] : [leaf])),
+    );
+    const left = [...answered].map((leaf): Entered => ({
+      record: recordOf(bicycle.id),
+      leaf,
+      value: leafValue(bicycle, leaf) ?? null,
+      stamp: `${around.now()} ${around.newId()}`,
+    }));
+    return [...changes, ...left].map((each) => ({ ...each, over: standing.get(each.leaf) ?? [] }));
+  }
+
+  function tell(bicycle: Bicycle): void {
+    const changes = entered(bicycle);
+    if (changes.length > 0) out.push(replica.commit(changes));
+  }
+
+  const opened = (id: string): Promise<ReadRecord> => records.read(id);
+
+  async function tellOwn(ids: readonly string[]): Promise<void> {
+    for (const id of ids)
+      await locked(lockOf(id), async () => {
+        const now = await opened(id);
+        if (!now.ok || closed.has(id)) return;
+        tell(now.bicycle);
+        settle(id);
+      });
+  }
+
+  /** A record that what the others told would make unreadable here, as a newer release's may: it is left as it is. */
+  const closed = new Set<string>();
+
+  /** What is laid into a record: the view of the folder, with what is this browser's own. */
+  function laid(view: Bicycle, here: Bicycle | null, told: ReadonlySet<string>): Bicycle {
+    const asked = new Set(view.conflicts.map(({ id }) => id));
+    const local = here?.conflicts.filter(({ id }) => !told.has(id) && !asked.has(id)) ?? [];
+    return {
+      ...view,
+      revision: (here?.revision ?? 0) + 1,
+      recent: here?.recent ?? [],
+      sharedAt: here?.sharedAt ?? null,
+      conflicts: [...view.conflicts, ...local],
+    };
+  }
+
+  /** Lays what the others told into the record; what was entered meanwhile is told first, over what stood here then. */
+  async function lay(id: string): Promise<void> {
+    await locked(lockOf(id), async () => {
+      const now = await opened(id);
+      if (closed.has(id) || (!now.ok && now.why !== 'absent')) return;
+      if (now.ok) tell(now.bicycle);
+      const view = bicycleOf(replica, id);
+      if (!view) return;
+      const told = new Set((grounds.get(id)?.view?.conflicts ?? []).map((each) => each.id));
+      const next = laid(view, now.ok ? now.bicycle : null, told);
+      try {
+        await records.write(next, now.ok ? now.history : [], { old: now.ok ? now.old : null, checked: false });
+      } catch (error) {
+        if (!(error instanceof Unfit)) throw error;
+        closed.add(id);
+        return;
+      }
+      settle(id);
+      await database.writeSummary(id, summaryOf(next));
+      channel.post({ kind: 'bicycle', id });
+    });
+  }
+
+  async function arrived(): Promise<ShareFile[]> {
+    const files: ShareFile[] = [];
+    for (const name of await folder.names()) {
+      if (read.has(name)) continue;
+      const text = await folder.read(name);
+      const sum = await sumOf(text.split('\n')[1] ?? '');
+      const said = readShare(text, () => sum);
+      // What is not whole yet is looked at again.
+      if ('file' in said) {
+        files.push(said.file);
+        read.add(name);
+      }
+    }
+    return files;
+  }
+
+  const recordsIn = (file: ShareFile): string[] =>
+    (file.kind === 'batch' ? file.changes : file.leaves).map(({ record }) => record);
+
+  async function keep(): Promise<void> {
+    await database.writeSetting(KNOWN, replica.snapshot(1));
+  }
+
+  async function write(file: ShareFile): Promise<void> {
+    const name = shareName(file);
+    const sum = await sumOf(JSON.stringify(file));
+    await folder.write(
+      name,
+      shareText(file, () => sum),
+    );
+    read.add(name);
+  }
+
+  /** All that is known here, written whole: it fills an emptied folder, sends what a page that died did not, and what it stands for may go. */
+  async function putTogether(): Promise<void> {
+    const whole = replica.snapshot(++snapshots);
+    await write(whole);
+    for (const name of await folder.names())
+      if (name.startsWith(`${device}.`) && read.has(name) && name !== shareName(whole)) await folder.remove(name);
+  }
+
+  let begun = false;
+  return {
+    putTogether,
+    /** One turn: what was entered here goes out, what others wrote comes in. `ids` are the bicycles that changed here since the last turn. */
+    async turn(ids: readonly string[]): Promise<ShareState> {
+      await tellOwn(ids);
+      await keep();
+      let files: ShareFile[];
+      try {
+        files = await arrived();
+      } catch {
+        return { is: 'not there' };
+      }
+      const touched = new Set<string>();
+      for (const file of files)
+        if (replica.take(file))
+          for (const record of recordsIn(file)) if (record.startsWith(RECORD)) touched.add(record.slice(RECORD.length));
+      for (const id of touched) await lay(id);
+      await keep();
+      try {
+        for (let next = out[0]; next; next = out[0]) {
+          await write(next);
+          out = out.slice(1);
+        }
+        // The life before may have died between keeping and writing.
+        if (!begun && replica.recordNames().length > 0) await putTogether();
+        begun = true;
+      } catch {
+        return { is: 'to go out', changes: out.reduce((sum, { changes }) => sum + changes.length, 0) };
+      }
+      return { is: 'same' };
+    },
+    /** What two changed without knowing of each other, and nobody has answered. */
+    doubts: () => replica.doubts().length,
+  };
+}
