@@ -17,7 +17,7 @@ const TURN_MS = 4000;
 
 /** What stands between this device and its folder, or how it stands to it. */
 export type SharePart =
-  { is: 'none' } | { is: 'asks'; name: string } | { is: 'begins' } | { is: 'elsewhere' } | ShareState;
+  { is: 'none' } | { is: 'asks'; name: string } | { is: 'begins' } | { is: 'elsewhere' } | { is: 'full' } | ShareState;
 
 const picker = () =>
   (globalThis as { showDirectoryPicker?: (how: { mode: 'readwrite' }) => Promise<FolderHandle> }).showDirectoryPicker;
@@ -102,8 +102,9 @@ export function takePart(name: WorkshopName, workshop: Workshop, tell: (part: Sh
         const changed = Object.values(workshop.store.getState().summaries).filter(
           ({ id, revision }) => seen.get(id) !== revision,
         );
-        const state = await share.turn(changed.map(({ id }) => id));
-        for (const { id, revision } of changed) seen.set(id, revision);
+        // A full browser is no reason to give up: what could not be kept is tried again.
+        const state = await share.turn(changed.map(({ id }) => id)).catch((): SharePart => ({ is: 'full' }));
+        if (state.is !== 'full') for (const { id, revision } of changed) seen.set(id, revision);
         if (!isOver) tell(state);
         await rest(TURN_MS);
       }

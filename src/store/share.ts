@@ -1,5 +1,6 @@
 import { bicycleOf, enteredBy, recordOf } from '@/model/share/bicycles';
-import { snapshot as snapshotSchema, type Batch, type Replaced, type ShareFile } from '@/model/share/change';
+import { holds, snapshot as snapshotSchema, type Batch, type Replaced, type ShareFile } from '@/model/share/change';
+import * as z from 'zod/mini';
 import { Replica, type Entered } from '@/model/share/replica';
 import { readShare, shareName, shareText } from '@/model/share/shareText';
 import { leafValue } from '@/model/leaves';
@@ -20,7 +21,12 @@ export type ShareState = { is: 'same' } | { is: 'to go out'; changes: number } |
 
 type Around = Pick<Surroundings, 'database' | 'locked' | 'channel' | 'now' | 'newId'>;
 
+/** Which batches are known, and of which records; what is known of each lies beside it, so that a change writes no more than its own. */
 const KNOWN = 'share:known';
+const knownOf = (record: string) => `share:of:${record}`;
+/** Rather than so many batches one snapshot goes out, which stands for them. */
+const MANY_BATCHES = 40;
+const known = z.strictObject({ holds, records: z.array(z.string()) });
 const RECORD = 'bicycle/';
 
 /** How a bicycle stood when it was last the same here as among all that is known of the folder. */
@@ -55,8 +61,20 @@ export async function joinShare(
   let out: Batch[] = [];
   let snapshots = 0;
 
-  const kept = snapshotSchema.safeParse(await database.readSetting(KNOWN));
-  if (kept.success) replica.take(kept.data);
+  const kept = known.safeParse(await database.readSetting(KNOWN));
+  if (kept.success) {
+    const leaves: unknown[] = [];
+    for (const record of kept.data.records)
+      leaves.push(...((await database.readSetting(knownOf(record))) as unknown[]));
+    const whole = snapshotSchema.safeParse({
+      kind: 'snapshot',
+      writer: replica.writer,
+      number: 1,
+      holds: kept.data.holds,
+      leaves,
+    });
+    if (whole.success) replica.take(whole.data);
+  }
   for (const record of replica.recordNames()) if (record.startsWith(RECORD)) settle(record.slice(RECORD.length));
 
   /** From now on that is how it stands here. */
@@ -86,7 +104,9 @@ export async function joinShare(
 
   function tell(bicycle: Bicycle): void {
     const changes = entered(bicycle);
-    if (changes.length > 0) out.push(replica.commit(changes));
+    if (changes.length === 0) return;
+    out.push(replica.commit(changes));
+    unkept.add(recordOf(bicycle.id));
   }
 
   const opened = (id: string): Promise<ReadRecord> => records.read(id);
@@ -159,8 +179,15 @@ export async function joinShare(
   const recordsIn = (file: ShareFile): string[] =>
     (file.kind === 'batch' ? file.changes : file.leaves).map(({ record }) => record);
 
+  /** Records of which more is known than is kept. */
+  const unkept = new Set<string>();
+
+  /** What is known of each record goes before the list of batches: one that is known and not listed is taken in once more, which changes nothing. */
   async function keep(): Promise<void> {
-    await database.writeSetting(KNOWN, replica.snapshot(1));
+    if (unkept.size === 0) return;
+    for (const record of unkept) await database.writeSetting(knownOf(record), replica.toldOf(record));
+    unkept.clear();
+    await database.writeSetting(KNOWN, { holds: replica.holds(), records: replica.recordNames() });
   }
 
   async function write(file: ShareFile): Promise<void> {
@@ -197,10 +224,18 @@ export async function joinShare(
       const touched = new Set<string>();
       for (const file of files)
         if (replica.take(file))
-          for (const record of recordsIn(file)) if (record.startsWith(RECORD)) touched.add(record.slice(RECORD.length));
+          for (const record of recordsIn(file)) {
+            unkept.add(record);
+            if (record.startsWith(RECORD)) touched.add(record.slice(RECORD.length));
+          }
       for (const id of touched) await lay(id);
       await keep();
       try {
+        if (out.length > MANY_BATCHES) {
+          await putTogether();
+          out = [];
+          begun = true;
+        }
         for (let next = out[0]; next; next = out[0]) {
           await write(next);
           out = out.slice(1);

@@ -19,6 +19,8 @@ function wordsOf(part: SharePart): string {
       return 'Looking at the folder…';
     case 'elsewhere':
       return 'Another tab looks after the folder';
+    case 'full':
+      return 'What the others wrote cannot be kept in this browser';
     case 'same':
       return 'Same as the folder';
     case 'to go out':

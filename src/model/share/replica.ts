@@ -1,4 +1,4 @@
-import type { Batch, BatchName, Replaced, ShareFile, Snapshot } from './change';
+import type { Batch, BatchName, Holds, Replaced, ShareFile, Snapshot } from './change';
 import { Held } from './held';
 import { Register } from './register';
 
@@ -80,14 +80,22 @@ export class Replica {
     return { kind: 'snapshot', writer: this.writer, number, holds: this.held.told(), leaves: this.leaves() };
   }
 
-  private leaves(): Snapshot['leaves'] {
-    const ordered = <Of>(map: Map<string, Of>) => [...map].toSorted(([a], [b]) => (a < b ? -1 : 1));
-    return ordered(this.records).flatMap(([record, leaves]) =>
-      ordered(leaves).flatMap(([leaf, register]) => {
+  /** What is known of one record, as a snapshot tells it. */
+  toldOf(record: string): Snapshot['leaves'] {
+    return [...(this.records.get(record) ?? [])]
+      .toSorted(([a], [b]) => (a < b ? -1 : 1))
+      .flatMap(([leaf, register]) => {
         const [heads, covered] = [register.sorted(), register.waiting()];
         return heads.length + covered.length === 0 ? [] : [{ record, leaf, heads, covered }];
-      }),
-    );
+      });
+  }
+
+  holds(): Holds {
+    return this.held.told();
+  }
+
+  private leaves(): Snapshot['leaves'] {
+    return this.recordNames().flatMap((record) => this.toldOf(record));
   }
 
   /** What stands of a leaf by its names: what a change that knew of all of it is over. */
