@@ -41,7 +41,6 @@ async function device(name: string, folder: ShareFolder) {
     turn: () => share.turn(['b']),
     /** The page dies, and another is opened. */
     reopen: async () => void (share = await joinShare(browser.around(3), folder, name, sum)),
-    putTogether: () => share.putTogether(),
     do: async (command: Command) => {
       await workshop.open('b');
       workshop.send('b', command);
@@ -100,11 +99,14 @@ describe('several devices on one folder', () => {
     await b.turn();
     await a.do(rename('The tourer'));
     await a.turn();
-    await a.putTogether();
     for (const each of [b, a]) await each.turn();
     expect(a.shown()!.trays[0]!.off).toHaveProperty('axle-nut');
     expect(b.shown()!.name).toBe('The tourer');
     expect(a.leaves()).toBe(b.leaves());
+    // A folder that somebody empties is filled again, and empties nothing.
+    folder.files.clear();
+    await a.turn();
+    expect(folder.files.size).toBeGreaterThan(0);
     // Somebody new joins from the folder alone.
     const late = await device('late', folder);
     await late.turn();

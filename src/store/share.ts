@@ -1,6 +1,7 @@
 import { bicycleOf, enteredBy, recordOf } from '@/model/share/bicycles';
 import { holds, snapshot as snapshotSchema, type Batch, type Replaced, type ShareFile } from '@/model/share/change';
 import * as z from 'zod/mini';
+import { Held } from '@/model/share/held';
 import { Replica, type Entered } from '@/model/share/replica';
 import { readShare, shareName, shareText } from '@/model/share/shareText';
 import { leafValue } from '@/model/leaves';
@@ -58,6 +59,8 @@ export async function joinShare(
   );
   const grounds = new Map<string, Ground>();
   const read = new Set<string>();
+  /** What the folder holds, as far as its files were read. */
+  let inFolder = new Held();
   let out: Batch[] = [];
   let snapshots = 0;
 
@@ -162,7 +165,13 @@ export async function joinShare(
 
   async function arrived(): Promise<ShareFile[]> {
     const files: ShareFile[] = [];
-    for (const name of await folder.names()) {
+    const names = new Set(await folder.names());
+    // Somebody took files away: all of it is read anew, and what is missing is put back.
+    if ([...read].some((name) => !names.has(name))) {
+      read.clear();
+      inFolder = new Held();
+    }
+    for (const name of names) {
       if (read.has(name)) continue;
       const text = await folder.read(name);
       const sum = await sumOf(text.split('\n')[1] ?? '');
@@ -170,7 +179,7 @@ export async function joinShare(
       // What is not whole yet is looked at again.
       if ('file' in said) {
         files.push(said.file);
-        read.add(name);
+        lies(name, said.file);
       }
     }
     return files;
@@ -190,6 +199,12 @@ export async function joinShare(
     await database.writeSetting(KNOWN, { holds: replica.holds(), records: replica.recordNames() });
   }
 
+  function lies(name: string, file: ShareFile): void {
+    read.add(name);
+    if (file.kind === 'batch') inFolder.add([file.writer, file.number]);
+    else inFolder.addAll(file.holds);
+  }
+
   async function write(file: ShareFile): Promise<void> {
     const name = shareName(file);
     const sum = await sumOf(JSON.stringify(file));
@@ -197,7 +212,7 @@ export async function joinShare(
       name,
       shareText(file, () => sum),
     );
-    read.add(name);
+    lies(name, file);
   }
 
   /** All that is known here, written whole: it fills an emptied folder, sends what a page that died did not, and what it stands for may go. */
@@ -205,12 +220,13 @@ export async function joinShare(
     const whole = replica.snapshot(++snapshots);
     await write(whole);
     for (const name of await folder.names())
-      if (name.startsWith(`${device}.`) && read.has(name) && name !== shareName(whole)) await folder.remove(name);
+      if (name.startsWith(`${device}.`) && read.has(name) && name !== shareName(whole)) {
+        await folder.remove(name);
+        read.delete(name);
+      }
   }
 
-  let begun = false;
   return {
-    putTogether,
     /** One turn: what was entered here goes out, what others wrote comes in. `ids` are the bicycles that changed here since the last turn. */
     async turn(ids: readonly string[]): Promise<ShareState> {
       await tellOwn(ids);
@@ -234,15 +250,13 @@ export async function joinShare(
         if (out.length > MANY_BATCHES) {
           await putTogether();
           out = [];
-          begun = true;
         }
         for (let next = out[0]; next; next = out[0]) {
           await write(next);
           out = out.slice(1);
         }
-        // The life before may have died between keeping and writing.
-        if (!begun && replica.recordNames().length > 0) await putTogether();
-        begun = true;
+        // A page may have died between keeping and writing, or the folder was emptied.
+        if (!inFolder.includes(replica.holds())) await putTogether();
       } catch {
         return { is: 'to go out', changes: out.reduce((sum, { changes }) => sum + changes.length, 0) };
       }
