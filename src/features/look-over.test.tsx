@@ -228,9 +228,18 @@ describe('Decide', () => {
     const { record } = await drawStage(Decide, [rough]);
     await screen.findByText('One of these');
     await userEvent.click(screen.getByRole('button', { name: 'What if…' }));
-    const row = screen.getByText('Wash, tune, photographs, listing').closest('li')!;
+    const row = screen
+      .getAllByText('Wash, tune, photographs, listing')
+      .find((each) => each.closest('li'))!
+      .closest('li')!;
     await userEvent.click(within(row).getByRole('button', { name: 'Counts in the what-if' }));
     expect(record().jobs).toEqual([]);
+    // The rail shows it as it would be, and a tap there puts it back as one in the list does.
+    const piece = () => screen.getByRole('button', { name: /^Wash, tune, photographs, listing, \d+ h/ });
+    expect(piece()).toHaveAttribute('aria-pressed', 'false');
+    await userEvent.click(piece());
+    expect(piece()).toHaveAttribute('aria-pressed', 'true');
+    await userEvent.click(piece());
     await userEvent.click(screen.getByRole('button', { name: 'Make it the plan' }));
     expect(record().jobs).toMatchObject([{ id: 'ordinary', decision: 'drop', reason: 'Tried without it' }]);
   });
