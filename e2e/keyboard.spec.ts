@@ -146,6 +146,9 @@ test('a second bicycle is added and taken through all nine stages without a mous
     await page.keyboard.press('Enter');
     await type(page, page.getByLabel('Sold for'), '150');
     await expect(page.getByText('€115', { exact: true }).first()).toBeVisible();
+    await tabTo(page, earned);
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('Enter');
     await expect(page.locator('#sheet')).toContainText('Not to be ridden until they are closed');
   });
 

@@ -248,6 +248,7 @@ test('the green tourer goes from the door to its buyer by mouse, and is there ag
     await reload(page);
     await page.getByRole('button', { name: 'What it earned' }).click();
     await expect(page.getByText('€201', { exact: true }).first()).toBeVisible();
+    await page.getByRole('button', { name: 'Its sheet' }).click();
     const sheet = page.locator('#sheet');
     await expect(sheet).toContainText('Not to be ridden until they are closed');
     await expect(sheet).toContainText('20 N·m by wrench');
