@@ -37,6 +37,7 @@ async function device(name: string, folder: ShareFolder) {
   };
   return {
     workshop,
+    database: browser.database,
     shown,
     turn: () => share.turn(['b']),
     /** The page dies, and another is opened. */
@@ -124,6 +125,25 @@ describe('several devices on one folder', () => {
     for (const each of [b, a, b]) expect(await each.turn()).toEqual({ is: 'same' });
     expect(b.shown()!.kind.brakes).toBe(a.shown()!.kind.brakes);
     expect(b.shown()!.name).toBe('Green tourer');
+    // Nor after the page was loaded anew: what it cannot hold is not told as changed back.
+    const before = [...folder.files.values()].join().split('"over":[{').length;
+    await b.reopen();
+    await b.turn();
+    expect([...folder.files.values()].join().split('"over":[{').length).toBe(before);
+  });
+
+  test('a browser that is full says so, and what the others told is laid once there is room', async () => {
+    const folder = memoryFolder();
+    const [a, b] = [await device('laptop', folder), await device('phone', folder)];
+    await a.workshop.addBicycle(newBicycle('b', AT, 'Green tourer'));
+    for (const each of [a, b]) await each.turn();
+    await a.do(rename('The tourer'));
+    await a.turn();
+    b.database.full = true;
+    await expect(b.turn()).rejects.toThrow('Quota');
+    b.database.full = false;
+    expect(await b.turn()).toEqual({ is: 'same' });
+    expect(b.shown()!.name).toBe('The tourer');
   });
 
   test('a torn file waits until it is whole, and a conflict copy changes nothing', async () => {

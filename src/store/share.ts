@@ -5,7 +5,7 @@ import { Held } from '@/model/share/held';
 import { Replica, type Entered } from '@/model/share/replica';
 import { readShare, shareName, shareText } from '@/model/share/shareText';
 import { leafValue } from '@/model/leaves';
-import type { Bicycle } from '@/model/record';
+import { bicycleRecord, type Bicycle } from '@/model/record';
 import { summaryOf } from '@/model/summaryOf';
 import { createRecords, Unfit, type ReadRecord } from './records';
 import { lockOf, type Surroundings } from './surroundings';
@@ -108,6 +108,9 @@ export async function joinShare(
   function tell(bicycle: Bicycle): void {
     const changes = entered(bicycle);
     if (changes.length === 0) return;
+    // What is known is more than a record can hold here: what differs is not what somebody entered.
+    const { view } = grounds.get(bicycle.id) ?? NOTHING;
+    if (view && !bicycleRecord.safeParse(view).success) return void closed.add(bicycle.id);
     out.push(replica.commit(changes));
     unkept.add(recordOf(bicycle.id));
   }
@@ -118,7 +121,8 @@ export async function joinShare(
     for (const id of ids)
       await locked(lockOf(id), async () => {
         const now = await opened(id);
-        if (!now.ok || closed.has(id)) return;
+        // Where something waits to be laid, what stands here and what is known differ by more than what was entered.
+        if (!now.ok || closed.has(id) || toLay.has(id)) return;
         tell(now.bicycle);
         settle(id);
       });
@@ -188,12 +192,15 @@ export async function joinShare(
   const recordsIn = (file: ShareFile): string[] =>
     (file.kind === 'batch' ? file.changes : file.leaves).map(({ record }) => record);
 
+  /** Bicycles of which others told what is not laid into the record yet. */
+  const toLay = new Set<string>();
   /** Records of which more is known than is kept. */
   const unkept = new Set<string>();
 
   /** What is known of each record goes before the list of batches: one that is known and not listed is taken in once more, which changes nothing. */
   async function keep(): Promise<void> {
-    if (unkept.size === 0) return;
+    // What is not laid yet must not count as standing here: until then the record itself keeps what was entered.
+    if (unkept.size === 0 || toLay.size > 0) return;
     for (const record of unkept) await database.writeSetting(knownOf(record), replica.toldOf(record));
     unkept.clear();
     await database.writeSetting(KNOWN, { holds: replica.holds(), records: replica.recordNames() });
@@ -237,14 +244,16 @@ export async function joinShare(
       } catch {
         return { is: 'not there' };
       }
-      const touched = new Set<string>();
       for (const file of files)
         if (replica.take(file))
           for (const record of recordsIn(file)) {
             unkept.add(record);
-            if (record.startsWith(RECORD)) touched.add(record.slice(RECORD.length));
+            if (record.startsWith(RECORD)) toLay.add(record.slice(RECORD.length));
           }
-      for (const id of touched) await lay(id);
+      for (const id of toLay) {
+        await lay(id);
+        toLay.delete(id);
+      }
       await keep();
       try {
         if (out.length > MANY_BATCHES) {

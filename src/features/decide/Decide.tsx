@@ -141,7 +141,7 @@ function Sum({
 }: Pick<StageProps, 'bicycle'> & {
   counted: Job[];
   learnt: LearntInUse;
-  /** Whether what was learnt is there yet: no hours are told before. */
+  /** Whether the findings' jobs and what was learnt are there yet: no sum is told before. */
   isKnown: boolean;
   kept: number;
   undecided: number;
@@ -173,14 +173,14 @@ function Sum({
   return (
     <Section
       title={tried ? 'What if: the cost, without spoiling the plan' : customer ? 'Cost' : 'Cost against limit'}
-      aside={`${kept} kept${undecided ? `, ${undecided} needed and not decided yet` : ''}`}
+      aside={isKnown ? `${kept} kept${undecided ? `, ${undecided} needed and not decided yet` : ''}` : undefined}
     >
       <Box sx={tried ? { borderLeft: '5px solid', borderColor: 'primary.main', pl: 2 } : undefined}>
         <RailRow
           rail={inMoney}
           fixed="price"
           out={out.map((job) => ({ id: job.id, label: job.title, amount: job.parts.likely }))}
-          figure={money(inMoney.total, currency)}
+          figure={isKnown ? money(inMoney.total, currency) : '…'}
           words={price && !customer ? `${price.is} ${money(price.amount, currency)}, the rest parts` : 'parts, likely'}
           limitWords={
             most === null
@@ -194,7 +194,7 @@ function Sum({
           rail={inHours}
           out={out.map((job) => ({ id: job.id, label: job.title, amount: likely(job) }))}
           figure={isKnown ? hours(minutes) : '…'}
-          words={`${hours(worked)} logged, ${hours(open)} left`}
+          words={isKnown ? `${hours(worked)} logged, ${hours(open)} left` : 'calculating…'}
           limitWords={inHours.limit === null ? null : `pays for ${hours(inHours.limit)}`}
           say={hours}
           onTap={onTry}
@@ -301,7 +301,7 @@ export function Decide({ bicycle, send }: StageProps) {
         </Section>
         <Sum
           learnt={learnt}
-          isKnown={known !== null}
+          isKnown={known !== null && jobs !== null}
           bicycle={bicycle}
           counted={counted}
           kept={kept.length}

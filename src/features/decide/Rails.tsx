@@ -4,6 +4,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import { scaleLinear } from 'd3-scale';
 import type { ReactNode } from 'react';
 import type { Rail, RailPiece } from '@/model/decide/rails';
+import { BigNumber } from '@/ui/Section';
 import { stateColour } from '@/ui/StateMark';
 
 const RAIL_PX = 44;
@@ -54,21 +55,7 @@ export function RailRow({
         mb: 2,
       }}
     >
-      <Box>
-        <Box
-          sx={{
-            fontSize: '2rem',
-            fontWeight: 660,
-            lineHeight: 1.1,
-            letterSpacing: '-0.02em',
-            color: over ? stateColour('replace') : 'text.primary',
-            whiteSpace: 'nowrap',
-          }}
-        >
-          {figure}
-        </Box>
-        <Box sx={{ color: 'text.secondary', fontSize: '0.86rem' }}>{words}</Box>
-      </Box>
+      <BigNumber value={figure} label={words} tone={over ? stateColour('replace') : undefined} />
       <Box sx={{ position: 'relative', pt: `${HEAD_PX}px`, height: RAIL_PX + HEAD_PX }}>
         {pieces.map((piece, i) => {
           const here = isIn(piece, gone);
