@@ -10,16 +10,32 @@ export function brokenBy(question: PlanQuestion, { plan, waits, ready, unplanned
   const out = new Set(unplanned.map(({ task }) => task));
   const startOf = (id: string) => pieces.get(id)![0]!.fromMin;
   const endOf = (id: string) => pieces.get(id)!.at(-1)!.toMin;
-  const sessionAt = (fromMin: number, toMin: number) =>
-    question.sessions.findIndex((session) => session.fromMin <= fromMin && toMin <= session.toMin);
+  const isThere = (fromMin: number, toMin: number, hand: number) =>
+    question.sessions.some(
+      (session) => (session.hand ?? hand) === hand && session.fromMin <= fromMin && toMin <= session.toMin,
+    );
+  /** Whether somebody is there all that time, hands taking turns as they come and go. */
+  const isOpen = (fromMin: number, toMin: number) => {
+    let at = fromMin;
+    for (const session of question.sessions.toSorted((a, b) => a.fromMin - b.fromMin))
+      if (
+        session.fromMin <= fromMin
+          ? session.toMin >= at
+          : question.hands > 1 && session.fromMin < at && session.toMin > at
+      )
+        at = Math.max(at, session.toMin);
+    return at >= toMin && question.sessions.some((each) => each.fromMin <= fromMin && fromMin <= each.toMin);
+  };
 
   for (const { id } of question.tasks)
     if (out.has(id) === pieces.get(id)!.length > 0) say(`${id} is neither planned nor told, or both`);
   const worked = plan.filter(({ fromMin, toMin }) => toMin > fromMin);
   worked.forEach((each, i) => {
-    if (sessionAt(each.fromMin, each.toMin) < 0) say(`${each.task} lies outside the sessions`);
+    if (!isThere(each.fromMin, each.toMin, each.hand ?? 1)) say(`${each.task} lies outside the sessions`);
+    if ((each.hand === undefined) !== (question.hands === 1)) say(`${each.task} does not say whose hands`);
     for (const other of worked.slice(i + 1))
-      if (each.fromMin < other.toMin && other.fromMin < each.toMin) say(`${each.task} and ${other.task} at once`);
+      if (each.hand === other.hand && each.fromMin < other.toMin && other.fromMin < each.toMin)
+        say(`${each.task} and ${other.task} at once`);
   });
   const planned = question.tasks.filter(({ id }) => !out.has(id));
   for (const task of planned) {
@@ -27,6 +43,7 @@ export function brokenBy(question: PlanQuestion, { plan, waits, ready, unplanned
     const spent = own.reduce((sum, { fromMin, toMin }) => sum + toMin - fromMin, 0);
     if (spent !== task.minutes) say(`${task.id} takes ${spent}, not ${task.minutes}`);
     if (own.length > 1 && !task.splittable) say(`${task.id} is split`);
+    if (new Set(own.map(({ hand }) => hand)).size > 1) say(`${task.id} goes from hand to hand`);
     if (startOf(task.id) < task.earliestMin) say(`${task.id} begins too early`);
     for (const before of task.after)
       if (out.has(before)) say(`${task.id} comes after ${before}, which is not planned`);
@@ -46,7 +63,7 @@ export function brokenBy(question: PlanQuestion, { plan, waits, ready, unplanned
       else {
         const all = [...own, ...pieces.get(other)!];
         const from = Math.min(...all.map(({ fromMin }) => fromMin));
-        if (sessionAt(from, Math.max(...all.map(({ toMin }) => toMin))) < 0)
+        if (!isOpen(from, Math.max(...all.map(({ toMin }) => toMin))))
           say(`${task.id} and ${other} are not closed in one session`);
       }
     }
@@ -94,12 +111,20 @@ export function byBruteForce(question: PlanQuestion): { unready: number; unplann
   ];
   let best = { unready: Infinity, unplanned: Infinity, value: Infinity };
   const starts: (number | null)[] = [];
+  const whose: number[] = [];
+  const hands = Array.from({ length: question.hands }, (_, h) => h + 1);
   const tryAll = (i: number): void => {
     if (i < tasks.length) {
       const pin = question.pinned.find(({ task }) => task === tasks[i]!.id);
       const fits = pin ? [pin.fromMin] : minutes;
-      for (const at of [...fits, null]) {
-        if (at !== null && !sessions.some(({ fromMin, toMin }) => fromMin <= at && at + tasks[i]!.minutes <= toMin))
+      const places = fits.flatMap((at) => hands.map((hand) => ({ at, hand })));
+      for (const { at, hand } of [...places, { at: null, hand: 1 }]) {
+        if (
+          at !== null &&
+          !sessions.some(
+            (each) => (each.hand ?? hand) === hand && each.fromMin <= at && at + tasks[i]!.minutes <= each.toMin,
+          )
+        )
           continue;
         // Hands are taken by an earlier one: nothing that follows can mend it.
         if (
@@ -107,6 +132,7 @@ export function byBruteForce(question: PlanQuestion): { unready: number; unplann
           starts.some(
             (other, k) =>
               other !== null &&
+              whose[k] === hand &&
               other < at + tasks[i]!.minutes &&
               at < other + tasks[k]!.minutes &&
               tasks[i]!.minutes > 0 &&
@@ -115,14 +141,25 @@ export function byBruteForce(question: PlanQuestion): { unready: number; unplann
         )
           continue;
         starts.push(at);
+        whose.push(hand);
         tryAll(i + 1);
         starts.pop();
+        whose.pop();
       }
       return;
     }
     const plan = tasks
       .flatMap(({ id, minutes: takes }, k) =>
-        starts[k] === null ? [] : [{ task: id, fromMin: starts[k]!, toMin: starts[k]! + takes }],
+        starts[k] === null
+          ? []
+          : [
+              {
+                task: id,
+                fromMin: starts[k]!,
+                toMin: starts[k]! + takes,
+                ...(question.hands > 1 && { hand: whose[k]! }),
+              },
+            ],
       )
       .toSorted((a, b) => a.fromMin - b.fromMin);
     const unplanned = tasks.flatMap(({ id }, k) => (starts[k] === null ? [{ task: id, why: '' }] : []));

@@ -1,5 +1,12 @@
 import type { PlanQuestion } from './planTask';
 
+/** One pair of hands: when they are there, and what is pinned into their time. */
+export interface HandTime {
+  from: Float64Array;
+  to: Float64Array;
+  pins: number[];
+}
+
 /** A question as the search needs it: tasks by number, what follows what both ways, groups that close together. */
 export interface Problem {
   question: PlanQuestion;
@@ -21,8 +28,14 @@ export interface Problem {
   bicycleOf: Int32Array;
   bicycles: readonly string[];
   caps: readonly number[];
+  /** When anybody is there, from the first to come until the last to go. */
   from: Float64Array;
   to: Float64Array;
+  hands: readonly HandTime[];
+  /** All hands are there at the same times, so that it hangs on nothing who does what. */
+  alike: boolean;
+  /** The longest session of one pair of hands. */
+  longest: number;
   /** Why a task cannot be planned whatever the order; by its number. */
   hopeless: Map<number, string>;
   /** Pins collide: which of them is let go of is a choice that no order tells. */
@@ -69,9 +82,35 @@ function groupsOf(question: PlanQuestion, at: ReadonlyMap<string, number>): numb
   });
 }
 
+/** When each pair of hands is there. */
+function handTimes({ sessions, hands }: PlanQuestion): HandTime[] {
+  return Array.from({ length: hands }, (_, h) => {
+    const own = sessions.filter(({ hand }) => hand === undefined || hand === h + 1);
+    return {
+      from: Float64Array.from(own, ({ fromMin }) => fromMin),
+      to: Float64Array.from(own, ({ toMin }) => toMin),
+      pins: [],
+    };
+  });
+}
+
+/** Sessions as one where the hands of one come before those of another go; one pair’s own stay apart. */
+function together({ sessions, hands }: PlanQuestion): { fromMin: number; toMin: number }[] {
+  if (hands === 1) return sessions;
+  const joined: { fromMin: number; toMin: number }[] = [];
+  for (const { fromMin, toMin } of sessions.toSorted((a, b) => a.fromMin - b.fromMin)) {
+    const last = joined.at(-1);
+    if (last && fromMin < last.toMin) last.toMin = Math.max(last.toMin, toMin);
+    else joined.push({ fromMin, toMin });
+  }
+  return joined;
+}
+
 /** A question with its names resolved, and what cannot be planned whatever the order. */
 export function compiled(question: PlanQuestion): Problem {
-  const { tasks, sessions, resources, pinned } = question;
+  const { tasks, resources, pinned } = question;
+  const sessions = together(question);
+  const hands = handTimes(question);
   const count = tasks.length;
   const at = new Map(tasks.map((task, i) => [task.id, i]));
   const shared = new Map(resources.map((resource, i) => [resource.id, i]));
@@ -99,6 +138,12 @@ export function compiled(question: PlanQuestion): Problem {
     caps: resources.map((resource) => resource.count),
     from: Float64Array.from(sessions, (session) => session.fromMin),
     to: Float64Array.from(sessions, (session) => session.toMin),
+    hands,
+    alike: question.hands === 1 || question.sessions.every(({ hand }) => hand === undefined),
+    longest: hands.reduce(
+      (most, hand) => hand.from.reduce((all, from, k) => Math.max(all, hand.to[k]! - from), most),
+      0,
+    ),
     hopeless: new Map(),
     pinsCollide: false,
   };
@@ -107,10 +152,12 @@ export function compiled(question: PlanQuestion): Problem {
 }
 
 function fillHopeless(problem: Problem): void {
-  const { question, hopeless, from, to, minutes, pin, wait, maxWait, next, splits, groups, earliest } = problem;
+  const { question, hopeless, from, to, hands, longest, minutes, pin, wait, maxWait, next, splits, groups, earliest } =
+    problem;
   const name = (i: number) => question.tasks[i]!.label ?? question.tasks[i]!.id;
   const say = (i: number, why: string) => !hopeless.has(i) && hopeless.set(i, why);
-  const longest = from.reduce((most, start, k) => Math.max(most, to[k]! - start), 0);
+  const holds = (hand: HandTime, i: number) =>
+    hand.from.some((start, k) => start <= pin[i]! && pin[i]! + minutes[i]! <= hand.to[k]!);
   for (const [i, why] of circleWords(problem.count, problem.after, name)) say(i, why);
   question.tasks.forEach((_task, i) => {
     if (from.length === 0) say(i, 'there is no session');
@@ -121,8 +168,7 @@ function fillHopeless(problem: Problem): void {
     if (maxWait[i]! >= 0 && maxWait[i]! < wait[i]!)
       say(i, `it waits ${wait[i]} min, and what follows would have to begin within ${maxWait[i]}`);
     if (pin[i]! >= 0) {
-      const inside = from.some((start, k) => start <= pin[i]! && pin[i]! + minutes[i]! <= to[k]!);
-      if (!inside) say(i, 'where it is pinned there is no session that holds it');
+      if (!hands.some((hand) => holds(hand, i))) say(i, 'where it is pinned there is no session that holds it');
       else if (pin[i]! < earliest[i]!) say(i, 'it is pinned before it can begin');
     }
   });
@@ -132,14 +178,19 @@ function fillHopeless(problem: Problem): void {
   const kept: number[] = [];
   const lasts = (i: number) => pin[i]! + minutes[i]! + (problem.holds[i] ? wait[i]! : 0);
   for (const i of pinnedAt) {
-    const hand = kept.find((other) => pin[other]! + minutes[other]! > pin[i]! && minutes[i]! > 0);
+    const inTheWay = (hand: HandTime) =>
+      hand.pins.find((other) => pin[other]! + minutes[other]! > pin[i]! && minutes[i]! > 0);
+    const there = hands.filter((hand) => holds(hand, i));
+    const free = there.find((hand) => inTheWay(hand) === undefined);
+    const hand = free ? undefined : inTheWay(there[0]!);
     const full = problem.uses[i]!.find(
       (resource) =>
         kept.filter((other) => problem.uses[other]!.includes(resource) && lasts(other) > pin[i]!).length >=
         problem.caps[resource]!,
     );
-    if (hand === undefined && full === undefined) {
+    if (free && full === undefined) {
       kept.push(i);
+      free.pins.push(i);
       continue;
     }
     problem.pinsCollide = true;
@@ -147,15 +198,13 @@ function fillHopeless(problem: Problem): void {
       i,
       hand === undefined
         ? `${question.resources[full!]!.id} is taken where it is pinned`
-        : `it is pinned into “${name(hand)}”: there is one pair of hands`,
+        : `it is pinned into “${name(hand)}”: ${there.length === 1 ? 'there is one pair of hands' : `there are ${there.length} pairs of hands`}`,
     );
   }
+  const widest = from.reduce((most, start, k) => Math.max(most, to[k]! - start), 0);
   for (const group of groups) {
     const all = group.reduce((sum, i) => sum + minutes[i]!, 0);
-    if (all > longest)
-      say(
-        group[0]!,
-        `it must close in one session with what belongs to it: ${all} min, and the longest has ${longest}`,
-      );
+    if (all > widest * hands.length)
+      say(group[0]!, `it must close in one session with what belongs to it: ${all} min, and the longest has ${widest}`);
   }
 }

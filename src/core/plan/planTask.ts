@@ -23,7 +23,20 @@ export const planTask = z.strictObject({
 export type PlanTask = z.output<typeof planTask>;
 
 const shape = z.strictObject({
-  sessions: z.array(z.strictObject({ fromMin: moment, toMin: moment })).check(z.maxLength(2000)),
+  hands: z._default(z.number().check(z.multipleOf(1), z.gte(1), z.lte(20)), 1).check(z.describe('pairs of hands')),
+  sessions: z
+    .array(
+      z.strictObject({
+        fromMin: moment,
+        toMin: moment,
+        hand: z.optional(
+          z
+            .number()
+            .check(z.multipleOf(1), z.gte(1), z.lte(20), z.describe('whose it is; without one all hands are there')),
+        ),
+      }),
+    )
+    .check(z.maxLength(2000)),
   resources: z
     ._default(z.array(z.strictObject({ id, count: z.number().check(z.multipleOf(1), z.gte(1), z.lte(100)) })), [])
     .check(z.maxLength(50)),
@@ -38,10 +51,14 @@ type Shape = z.output<typeof shape>;
 
 type Issue = { path: (string | number)[]; message: string };
 
-function sessionIssues({ sessions }: Shape): Issue[] {
-  return sessions.flatMap(({ fromMin, toMin }, i): Issue[] => {
+function sessionIssues({ sessions, hands }: Shape): Issue[] {
+  return sessions.flatMap(({ fromMin, toMin, hand }, i): Issue[] => {
     if (toMin <= fromMin) return [{ path: ['sessions', i, 'toMin'], message: 'it ends before it begins' }];
-    const before = sessions[i - 1];
+    if (hand !== undefined && hand > hands)
+      return [{ path: ['sessions', i, 'hand'], message: `there are no more than ${hands} pairs of hands` }];
+    const before = sessions
+      .slice(0, i)
+      .findLast((each) => hand === undefined || each.hand === undefined || each.hand === hand);
     return before && fromMin < before.toMin
       ? [
           {

@@ -55,13 +55,12 @@ function minutesAt({ low, likely, high }: { low: number; likely: number; high: n
 
 /** The plan’s order with other minutes: pins hold as earliest moments, and what became longer than any session is gone on with in the next. */
 function repaired(problem: Problem, minutes: Float64Array): Problem {
-  const longest = problem.from.reduce((most, from, k) => Math.max(most, problem.to[k]! - from), 0);
   return {
     ...problem,
     minutes,
     pin: new Float64Array(problem.count).fill(-1),
     earliest: problem.earliest.map((earliest, i) => Math.max(earliest, problem.pin[i]!)),
-    splits: problem.splits.map((splits, i) => splits || minutes[i]! > longest),
+    splits: problem.splits.map((splits, i) => splits || minutes[i]! > problem.longest),
   };
 }
 

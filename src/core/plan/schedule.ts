@@ -1,10 +1,12 @@
-import type { Problem } from './compile';
+import type { HandTime, Problem } from './compile';
 
 /** An order of tasks as it falls out in time: what was placed, where, and what could not be. */
 export interface Schedule {
   /** First minute and last; −1 where it is not planned. */
   start: Float64Array;
   end: Float64Array;
+  /** Whose hands, by number from nought. */
+  hand: Int32Array;
   /** Stretches of tasks that were split, from and to by turns. */
   pieces: Map<number, number[]>;
   why: Map<number, string>;
@@ -30,7 +32,10 @@ export class Placer {
   private why = new Map<number, string>();
   private pieces = new Map<number, number[]>();
   private holds: Hold[][];
-  private busy: Hold[] = [];
+  private busy: Hold[][];
+  /** Until when each pair of hands has been given work in this order. */
+  private readonly free: Float64Array;
+  private readonly hand: Int32Array;
   private readonly pins: number[];
   private readonly hasSplits: boolean;
   private readonly hasUses: boolean;
@@ -45,15 +50,20 @@ export class Placer {
     this.end = new Float64Array(p.count);
     this.banned = new Uint8Array(p.count);
     this.holds = p.caps.map(() => []);
+    this.busy = p.hands.map(() => []);
+    this.free = new Float64Array(p.hands.length);
+    this.hand = new Int32Array(p.count);
     this.pins = [...p.pin.keys()].filter((i) => p.pin[i]! >= 0 && !p.hopeless.has(i));
+    p.hands.forEach(({ pins }, h) => {
+      for (const i of pins) this.hand[i] = h;
+    });
     this.hasSplits = p.splits.some(Boolean);
     this.hasUses = p.uses.some((each) => each.length > 0);
     this.ready = new Float64Array(p.bicycles.length);
   }
 
-  /** The first minute from `t` on at which so many minutes of a free session begin; −1 where none is left. */
-  private fit(t: number, minutes: number): number {
-    const { from, to } = this.p;
+  /** The first minute from `t` on at which so many minutes of a free session of those hands begin; −1 where none is left. */
+  private fit({ from, to, pins }: HandTime, t: number, minutes: number): number {
     let low = 0;
     let high = from.length;
     while (low < high) {
@@ -63,7 +73,8 @@ export class Placer {
     }
     for (let k = low; k < from.length; k++) {
       let at = Math.max(t, from[k]!);
-      for (const pinned of this.pins) {
+      for (const pinned of pins) {
+        if (this.p.pin[pinned]! < 0 || this.p.hopeless.has(pinned)) continue;
         const pin = this.p.pin[pinned]!;
         if (at < pin + this.minutes[pinned]! && pin < at + minutes) at = pin + this.minutes[pinned]!;
       }
@@ -110,28 +121,58 @@ export class Placer {
     }
   }
 
+  /** With whichever hands can begin it first. */
   private placeWhole(i: number, from: number): boolean {
+    const { hands } = this.p;
+    let first = -1;
+    for (let h = 0; h < hands.length; h++) {
+      const t = this.wholeWith(hands[h]!, i, Math.max(from, this.free[h]!));
+      if (t < 0 || (first >= 0 && t >= first)) continue;
+      first = t;
+      this.hand[i] = h;
+    }
+    if (first < 0) return false;
+    this.start[i] = first;
+    this.end[i] = first + this.minutes[i]!;
+    return true;
+  }
+
+  /** When those hands can begin it, in one piece and with what it uses; −1 where they cannot. */
+  private wholeWith(hand: HandTime, i: number, from: number): number {
     const minutes = this.minutes[i]!;
     const { uses, holds, wait } = this.p;
-    for (let t = this.fit(from, minutes); t >= 0;) {
+    for (let t = this.fit(hand, from, minutes); t >= 0;) {
       let again = -1;
       for (const resource of uses[i]!)
         again = Math.max(again, this.full(resource, t, t + minutes + (holds[i] ? wait[i]! : 0)));
-      if (again < 0) {
-        this.start[i] = t;
-        this.end[i] = t + minutes;
-        return true;
-      }
-      t = this.fit(again, minutes);
+      if (again < 0) return t;
+      t = this.fit(hand, again, minutes);
     }
-    return false;
+    return -1;
   }
 
-  /** Over as many stretches as it takes: wherever hands are free, and what it uses is. */
+  /** With whichever hands are done with it first. */
   private placeSplit(i: number, from: number): boolean {
-    const { uses, holds, wait, from: opens, to: closes } = this.p;
-    const taken: Hold[] = [...this.busy];
-    for (const pinned of this.pins)
+    let best: number[] | null = null;
+    for (let h = 0; h < this.p.hands.length; h++) {
+      const pieces = this.splitWith(h, i, from);
+      if (!pieces || (best && pieces.at(-1)! >= best.at(-1)!)) continue;
+      best = pieces;
+      this.hand[i] = h;
+    }
+    if (!best) return false;
+    this.start[i] = best[0]!;
+    this.end[i] = best.at(-1)!;
+    this.pieces.set(i, best);
+    return true;
+  }
+
+  /** Over as many stretches as it takes: wherever those hands are free, and what it uses is. */
+  private splitWith(h: number, i: number, from: number): number[] | null {
+    const { uses, holds, wait } = this.p;
+    const { from: opens, to: closes, pins } = this.p.hands[h]!;
+    const taken: Hold[] = [...this.busy[h]!];
+    for (const pinned of pins.filter((each) => this.p.pin[each]! >= 0 && !this.p.hopeless.has(each)))
       taken.push({ from: this.p.pin[pinned]!, to: this.p.pin[pinned]! + this.minutes[pinned]! });
     if (!holds[i])
       for (const resource of uses[i]!)
@@ -159,17 +200,12 @@ export class Placer {
           left -= here;
         }
       }
-      if (left > 0 || pieces.length === 0) return false;
+      if (left > 0 || pieces.length === 0) return null;
       const last = pieces.at(-1)!;
       let again = -1;
       if (holds[i])
         for (const resource of uses[i]!) again = Math.max(again, this.full(resource, pieces[0]!, last + wait[i]!));
-      if (again < 0) {
-        this.start[i] = pieces[0]!;
-        this.end[i] = last;
-        this.pieces.set(i, pieces);
-        return true;
-      }
+      if (again < 0) return pieces;
       at = again;
     }
   }
@@ -204,7 +240,7 @@ export class Placer {
     this.why.clear();
     this.start.fill(-1);
     this.end.fill(-1);
-    this.busy = [];
+    for (const each of this.busy) each.length = 0;
     for (const held of this.holds) held.length = 0;
     for (const i of this.pins) {
       if (this.banned[i]) continue;
@@ -212,7 +248,7 @@ export class Placer {
       this.end[i] = p.pin[i]! + this.minutes[i]!;
       this.hold(i);
     }
-    let free = 0;
+    this.free.fill(0);
     for (let k = 0; k < length; k++) {
       const i = order[k]!;
       if (this.banned[i]) {
@@ -237,17 +273,18 @@ export class Placer {
         continue;
       }
       const split = p.splits[i]! && this.minutes[i]! > 0;
-      const placed = split ? this.placeSplit(i, from) : this.placeWhole(i, Math.max(from, free));
+      const placed = split ? this.placeSplit(i, from) : this.placeWhole(i, from);
       if (!placed) {
         this.refuse(i, 'no room is left for it before the last session ends');
         continue;
       }
-      free = Math.max(free, this.end[i]!);
+      const h = this.hand[i]!;
+      this.free[h] = Math.max(this.free[h]!, this.end[i]!);
       if (this.hasSplits)
         if (split) {
           const pieces = this.pieces.get(i)!;
-          for (let at = 0; at < pieces.length; at += 2) this.busy.push({ from: pieces[at]!, to: pieces[at + 1]! });
-        } else if (this.end[i]! > this.start[i]!) this.busy.push({ from: this.start[i]!, to: this.end[i]! });
+          for (let at = 0; at < pieces.length; at += 2) this.busy[h]!.push({ from: pieces[at]!, to: pieces[at + 1]! });
+        } else if (this.end[i]! > this.start[i]!) this.busy[h]!.push({ from: this.start[i]!, to: this.end[i]! });
       if (this.hasUses) this.hold(i);
     }
   }
@@ -356,9 +393,9 @@ export class Placer {
   }
 
   /** The least that an order which begins so can come to, by the end of what is placed; ends of what is not yet are read by the caller. */
-  begin(order: readonly number[], length: number): { start: Float64Array; end: Float64Array } {
+  begin(order: readonly number[], length: number): { end: Float64Array; hand: Int32Array } {
     this.run(order, length, false);
-    return { start: this.start, end: this.end };
+    return { end: this.end, hand: this.hand };
   }
 
   /** The order as a schedule of its own. */
@@ -367,6 +404,13 @@ export class Placer {
     const why = new Map(this.p.hopeless);
     for (const [i, words] of this.why) if (!why.has(i)) why.set(i, words);
     for (const [i, words] of this.bannedWhy) why.set(i, words);
-    return { start: this.start.slice(), end: this.end.slice(), pieces: new Map(this.pieces), why, ...measured };
+    return {
+      start: this.start.slice(),
+      end: this.end.slice(),
+      hand: this.hand.slice(),
+      pieces: new Map(this.pieces),
+      why,
+      ...measured,
+    };
   }
 }

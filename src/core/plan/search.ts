@@ -99,8 +99,8 @@ function everyOrder(p: Problem, tasks: readonly number[], best: Found): { found:
       return true;
     }
     if (cuts && order.length > 1 && found.unready === 0) {
-      const { end } = placer.begin(order, order.length);
-      if (leastOf(p, order, placed, end, ends) >= found.value - 1e-9) return true;
+      const begun = placer.begin(order, order.length);
+      if (leastOf(p, order, placed, begun, ends) >= found.value - 1e-9) return true;
     }
     for (const i of tasks) {
       if (placed.has(i) || p.after[i]!.some((before) => !p.hopeless.has(before) && !placed.has(before))) continue;
@@ -129,16 +129,17 @@ function leastOf(
   p: Problem,
   order: readonly number[],
   placed: ReadonlySet<number>,
-  end: Float64Array,
+  { end, hand }: { end: Float64Array; hand: Int32Array },
   rest: Float64Array,
 ): number {
   const ready = new Float64Array(p.bicycles.length);
-  let free = 0;
+  const freeBy = new Float64Array(p.hands.length);
   for (const i of order) {
     if (end[i]! < 0) return Infinity;
     ready[p.bicycleOf[i]!] = Math.max(ready[p.bicycleOf[i]!]!, end[i]! + p.wait[i]!);
-    if (p.pin[i]! < 0) free = Math.max(free, end[i]!);
+    if (p.pin[i]! < 0) freeBy[hand[i]!] = Math.max(freeBy[hand[i]!]!, end[i]!);
   }
+  const free = Math.min(...freeBy);
   for (let i = 0; i < p.count; i++)
     if (!placed.has(i) && p.pin[i]! < 0) ready[p.bicycleOf[i]!] = Math.max(ready[p.bicycleOf[i]!]!, free + rest[i]!);
   let sum = 0;
@@ -221,6 +222,11 @@ function improved(p: Problem, begin: Found, placings: number, seed: number, onBe
   return best;
 }
 
+/** Whether the best of all orders is the best of all plans: not where it matters who does what, or where to begin later would help. */
+const ordersTell = (p: Problem): boolean =>
+  p.hands.length === 1 ||
+  (p.alike && p.groups.length === 0 && p.maxWait.every((wait) => wait < 0) && p.pin.every((pin) => pin < 0));
+
 /**
  * The best order that is found: every one of up to eight tasks, else the best of a few beginnings, improved by moving one task at a time.
  * `onBetter` hears each better one as it is found.
@@ -243,7 +249,7 @@ export function searched(p: Problem, onBetter: (found: Found) => void = () => un
   if (meets(found)) return { ...found, proven: true, by: 'the bound' };
   if (tasks.length <= EXACT_UP_TO) {
     const { found: exact, isWhole } = everyOrder(p, tasks, found);
-    if (isWhole) return { ...exact, proven: true, by: 'every order' };
+    if (isWhole && ordersTell(p)) return { ...exact, proven: true, by: 'every order' };
     found = exact;
   }
   const placings = Math.max(FEWEST, Math.floor(PLACINGS / Math.max(8, tasks.length)));

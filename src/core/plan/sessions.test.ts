@@ -149,7 +149,7 @@ describe('a plan of sessions', () => {
 
 const minute = (max: number) => fc.integer({ min: 0, max });
 /** Small questions of everything that there is: sessions with gaps, waits, tubs, pins, chains, what closes together. */
-const anyQuestion = (most: number, span: number, splits: boolean) =>
+const anyQuestion = (most: number, span: number, splits: boolean, hands = 1) =>
   fc
     .record({
       gaps: fc.array(fc.tuple(fc.integer({ min: 0, max: span }), fc.integer({ min: 1, max: span })), {
@@ -174,16 +174,29 @@ const anyQuestion = (most: number, span: number, splits: boolean) =>
         { minLength: 1, maxLength: most },
       ),
       objective: fc.constantFrom('bicycles-out-soonest' as const, 'all-done-soonest' as const),
+      hands: fc.integer({ min: 1, max: hands }),
+      whose: fc.array(fc.integer({ min: 0, max: 2 }), { minLength: 3, maxLength: 3 }),
     })
-    .map(({ gaps, tasks, objective }): PlanQuestion => {
+    .map(({ gaps, tasks, objective, hands: there, whose }): PlanQuestion => {
       let now = 0;
       const sessions = gaps.map(([gap, length]) => {
         const fromMin = now + gap;
         now = fromMin + length;
         return { fromMin, toMin: now };
       });
+      // One comes before the other goes, stays on alone, or both are there at once.
+      const shared = sessions.flatMap(({ fromMin, toMin }, i) => {
+        const middle = Math.floor((fromMin + toMin) / 2);
+        if (there === 1 || whose[i] === 0) return [{ fromMin, toMin }];
+        if (whose[i] === 1 || middle <= fromMin) return [{ fromMin, toMin, hand: 1 + (i % there) }];
+        return [
+          { fromMin, toMin, hand: 1 },
+          { fromMin: middle, toMin, hand: 2 },
+        ];
+      });
       return planInput.parse({
-        sessions,
+        hands: there,
+        sessions: shared,
         objective,
         resources: [
           { id: 'tub', count: 1 },
@@ -204,7 +217,7 @@ const anyQuestion = (most: number, span: number, splits: boolean) =>
 describe('laws of a plan', () => {
   test('whatever is asked, a plan breaks nothing that it was asked, and no bound lies above it', () => {
     fc.assert(
-      fc.property(anyQuestion(7, 30, true), (question) => {
+      fc.property(fc.oneof(anyQuestion(7, 30, true), anyQuestion(7, 30, true, 3)), (question) => {
         const plan = planned(question);
         expect(brokenBy(question, plan)).toEqual([]);
         expect(plan.lowerBound).toBeLessThanOrEqual(plan.value + 1e-9);
@@ -251,6 +264,81 @@ describe('laws of a plan', () => {
         if (first.verdict === 'complete') expect(again.plan).toEqual(first.plan);
       }),
       { numRuns: runs(100, 30) },
+    );
+  });
+});
+
+describe('several pairs of hands', () => {
+  const two = { hands: 2, sessions: EVENING };
+  test('two work at once; one task is never shared out, and what comes after waits', () => {
+    const plan = planned({
+      ...two,
+      tasks: [task('long', 60), task('short', 30, { bicycle: 'b' }), task('last', 20, { after: ['long'] })],
+    });
+    expect(plan.ready).toEqual([
+      { bicycle: 'b', atMin: 30 },
+      { bicycle: 'a', atMin: 80 },
+    ]);
+    expect(plan).toMatchObject({ proven: true, verdict: 'complete' });
+    expect(new Set(plan.plan.slice(0, 2).map(({ hand }) => hand)).size).toBe(2);
+  });
+  test('who is not there does nothing: a task fits into one person’s time, not into two that meet', () => {
+    const sessions = [
+      { fromMin: 0, toMin: 60, hand: 1 },
+      { fromMin: 60, toMin: 130, hand: 2 },
+    ];
+    const plan = planned({ hands: 2, sessions, tasks: [task('wheel', 70), task('hub', 50)] });
+    expect(plan.plan).toEqual([
+      { task: 'hub', fromMin: 0, toMin: 50, hand: 1 },
+      { task: 'wheel', fromMin: 60, toMin: 130, hand: 2 },
+    ]);
+    expect(planned({ hands: 2, sessions, tasks: [task('wheel', 80)] }).unplanned[0]!.why).toContain(
+      'the longest session has 70',
+    );
+  });
+  test('there is one stand, however many hands', () => {
+    const tasks = ['x', 'y'].map((id) => task(id, 40, { bicycle: id, uses: ['stand'] }));
+    expect(planned({ ...two, resources: [{ id: 'stand', count: 1 }], tasks }).ready.map(({ atMin }) => atMin)).toEqual([
+      40, 80,
+    ]);
+  });
+  test('two are pinned at one moment, a third is not', () => {
+    const tasks = ['x', 'y', 'z'].map((id) => task(id, 40, { bicycle: id }));
+    const plan = planned({ ...two, tasks, pinned: tasks.map(({ id }) => ({ task: id, fromMin: 20 })) });
+    expect([at(plan, 'x'), at(plan, 'y'), at(plan, 'z')]).toEqual([20, 20, null]);
+    expect(plan.unplanned[0]!.why).toContain('there are 2 pairs of hands');
+  });
+  test('whose sessions overlap is refused, and hands that there are not', () => {
+    const said = answer(planSessions, {
+      hands: 2,
+      sessions: [
+        { fromMin: 0, toMin: 60, hand: 1 },
+        { fromMin: 30, toMin: 90, hand: 2 },
+        { fromMin: 50, toMin: 90, hand: 1 },
+        { fromMin: 95, toMin: 99, hand: 3 },
+      ],
+      tasks: [],
+    });
+    expect(said.ok ? [] : said.errors.map(({ path }) => path)).toEqual(['sessions.2.fromMin', 'sessions.3.hand']);
+  });
+  test('what is proven is as good as trying every minute and both hands for every task; no bound lies above the best', () => {
+    fc.assert(
+      fc.property(anyQuestion(3, 6, false, 2), (question) => {
+        const plan = planned(question);
+        const best = byBruteForce(question);
+        if (question.pinned.length > 0 && plan.unplanned.length > 0) return;
+        if (best.unready === 0) {
+          const problem = compiled(question);
+          expect(lowerBound(problem, [...problem.bicycles.keys()]).value).toBeLessThanOrEqual(best.value + 1e-9);
+        }
+        const bicycles = new Set(question.tasks.map(({ bicycle }) => bicycle)).size;
+        const is = { unready: bicycles - plan.ready.length, unplanned: plan.unplanned.length, value: plan.value };
+        if (plan.proven) expect(is).toEqual(best);
+        expect(is.unready * 1e9 + is.unplanned * 1e6 + is.value).toBeGreaterThanOrEqual(
+          best.unready * 1e9 + best.unplanned * 1e6 + best.value - 1e-6,
+        );
+      }),
+      { numRuns: runs(1500, 120) },
     );
   });
 });

@@ -9,6 +9,8 @@ import { tidied } from './tidied';
 
 export interface Planned {
   task: string;
+  /** Whose hands, from 1, where there are several. */
+  hand?: number;
   fromMin: number;
   toMin: number;
 }
@@ -93,7 +95,13 @@ function asPlan(question: PlanQuestion, problem: Problem, found: Found): Session
       continue;
     }
     const pieces = schedule.pieces.get(i) ?? [schedule.start[i]!, schedule.end[i]!];
-    for (let k = 0; k < pieces.length; k += 2) plan.push({ task: name(i), fromMin: pieces[k]!, toMin: pieces[k + 1]! });
+    for (let k = 0; k < pieces.length; k += 2)
+      plan.push({
+        task: name(i),
+        fromMin: pieces[k]!,
+        toMin: pieces[k + 1]!,
+        ...(question.hands > 1 && { hand: schedule.hand[i]! + 1 }),
+      });
     if (problem.wait[i]! > 0)
       waits.push({ task: name(i), fromMin: schedule.end[i]!, toMin: schedule.end[i]! + problem.wait[i]! });
   }
@@ -129,9 +137,9 @@ function asPlan(question: PlanQuestion, problem: Problem, found: Found): Session
 }
 
 /**
- * What to do when: tasks of several bicycles laid into sessions, with one pair of hands, waits that run on the clock, what there is one of, what must be closed
+ * What to do when: tasks of several bicycles laid into sessions, with one pair of hands or several, waits that run on the clock, what there is one of, what must be closed
  * in one session and what must be lifted out in time. An order of tasks falls out in time as early as it can (`Placer`); every order of up to eight tasks is
- * gone through, more are searched from several beginnings by moving one task at a time, bounded by placings; where it costs nothing, dirty work of a session
+ * gone through (with several pairs of hands that proves it only where all are there at the same times, and nothing is pinned, closed together or to be followed in time), more are searched from several beginnings by moving one task at a time, bounded by placings; where it costs nothing, dirty work of a session
  * goes before clean work. What cannot be placed is told with why, and the rest is planned.
  *
  * Units: whole minutes from one zero. Errors: a session that ends before it begins, unknown names, two of one name. Source: branch and bound; late-acceptance search.

@@ -9,10 +9,10 @@ function smudges(p: Problem, schedule: Schedule): number {
     const here = [...schedule.start.keys()]
       .filter((i) => schedule.end[i]! >= 0 && schedule.start[i]! >= p.from[s]! && schedule.start[i]! < p.to[s]!)
       .toSorted((a, b) => schedule.start[a]! - schedule.start[b]!);
-    let clean = 0;
+    const clean = new Int32Array(p.hands.length);
     for (const i of here)
-      if (p.question.tasks[i]!.dirty) pairs += clean;
-      else clean += 1;
+      if (p.question.tasks[i]!.dirty) pairs += clean[schedule.hand[i]!]!;
+      else clean[schedule.hand[i]!]! += 1;
   }
   return pairs;
 }

@@ -2,6 +2,7 @@
 import Box from '@mui/material/Box';
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
+import { openTimes } from '@/model/plan/sessions';
 import type { Summary } from '@/model/summary';
 import { clockTime, hours } from '@/ui/format';
 import { stateColour } from '@/ui/StateMark';
@@ -26,7 +27,7 @@ function Sessions({ whole, span, nowMs }: { whole: OpenPlan; span: TimeSpan; now
   const x = timeShare(span);
   const at = (minute: number) => whole.zeroMs + minute * 60_000;
   const pieces = whole.plan?.plan.map(({ task, fromMin, toMin }) => ({ task, fromMs: at(fromMin), toMs: at(toMin) }));
-  const here = whole.sessions.filter(({ fromMs, toMs }) => fromMs < span.toMs && toMs > span.fromMs);
+  const here = openTimes(whole.sessions).filter(({ fromMs, toMs }) => fromMs < span.toMs && toMs > span.fromMs);
   return (
     <Box sx={{ position: 'relative', height: SESSIONS_PX, borderTop: '1px solid', borderColor: 'divider' }}>
       {here.map(({ key, fromMs, toMs }) => {

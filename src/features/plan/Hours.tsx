@@ -44,6 +44,11 @@ export function Hours({ now }: { now: Date }) {
   const [on, setOn] = useState('');
   const [from, setFrom] = useState('18:30');
   const [to, setTo] = useState('20:30');
+  const { people } = settings;
+  const [chosenWho, setWho] = useState<string | null>(null);
+  const who = people.some(({ id }) => id === chosenWho) ? chosenWho! : (people[0]?.id ?? '');
+  const several = people.length > 1;
+  const nameOf = (id: string) => (several ? `${(people.find((each) => each.id === id) ?? people[0])!.name}, ` : '');
   const wrong = from === '' || to === '' || to <= from;
   const coming = setSessions(settings, now).slice(0, MOST_SHOWN);
   return (
@@ -52,7 +57,8 @@ export function Hours({ now }: { now: Date }) {
         {settings.week.map((each) => (
           <Box component="li" key={each.id} sx={{ py: 0.5, display: 'flex', gap: 2, alignItems: 'center' }}>
             <Box sx={{ flex: 1, fontVariantNumeric: 'tabular-nums' }}>
-              Every {DAYS[each.day - 1]!.label}, {each.from} to {each.to}
+              {nameOf(each.who)}
+              {several ? 'every' : 'Every'} {DAYS[each.day - 1]!.label}, {each.from} to {each.to}
             </Box>
             <Button
               color="inherit"
@@ -66,6 +72,14 @@ export function Hours({ now }: { now: Date }) {
         ))}
       </RuledList>
       <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'end', my: 1.5 }}>
+        {several && (
+          <Choices
+            label="Who"
+            options={people.map(({ id, name }) => ({ id, label: name }))}
+            value={who}
+            onChoose={setWho}
+          />
+        )}
         <Choices label="Every" options={DAYS} value={day} onChoose={(next) => setDay(next)} />
         <WallField label="From" value={from} onChange={setFrom} />
         <WallField label="To" value={to} onChange={setTo} />
@@ -75,7 +89,7 @@ export function Hours({ now }: { now: Date }) {
           disabled={wrong}
           onClick={() =>
             void workshop.changeSettings(({ week }) => ({
-              week: [...week, { id: newId(), day: Number(day), from, to }],
+              week: [...week, { id: newId(), day: Number(day), from, to, who }],
             }))
           }
         >
@@ -94,7 +108,7 @@ export function Hours({ now }: { now: Date }) {
           disabled={wrong || on === ''}
           onClick={() =>
             void workshop.changeSettings(({ ownSessions }) => ({
-              ownSessions: [...ownSessions, { id: newId(), on, from, to }],
+              ownSessions: [...ownSessions, { id: newId(), on, from, to, who }],
             }))
           }
         >
@@ -104,7 +118,7 @@ export function Hours({ now }: { now: Date }) {
       {wrong && <Box role="alert">It has to end after it begins.</Box>}
       {coming.length > 0 && (
         <RuledList aria-label="The next sessions" columns>
-          {coming.map(({ key, fromMs, toMs }) => {
+          {coming.map(({ key, fromMs, toMs, who: whose }) => {
             const isOff = settings.cancelled[key] === true;
             return (
               <Box component="li" key={key} sx={{ py: 0.25, display: 'flex', gap: 2, alignItems: 'center' }}>
@@ -115,11 +129,12 @@ export function Hours({ now }: { now: Date }) {
                     textDecoration: isOff ? 'line-through' : 'none',
                   }}
                 >
+                  {nameOf(whose)}
                   {dayWords(fromMs)}, {spanWords(fromMs, toMs)}
                 </Box>
                 <Button
                   color="inherit"
-                  aria-label={`${isOff ? 'It takes place after all' : 'Cancel'}: ${dayWords(fromMs)}`}
+                  aria-label={`${isOff ? 'It takes place after all' : 'Cancel'}: ${nameOf(whose)}${dayWords(fromMs)}`}
                   onClick={() =>
                     void workshop.changeSettings(({ cancelled }) => ({ cancelled: { ...cancelled, [key]: !isOff } }))
                   }

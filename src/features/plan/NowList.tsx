@@ -12,6 +12,7 @@ import { stateColour } from '@/ui/StateMark';
 import { ReadingField } from '@/ui/ReadingField';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
+import { useHand } from '../workshop/useHand';
 import { useWorkshop, useWorkshopState } from '../workshop/WorkshopProvider';
 import { momentWords } from './planWords';
 import { stageOf, taskHref } from './taskHref';
@@ -41,7 +42,12 @@ export function NowList({ whole, have, onHave }: { whole: WholePlan; have: numbe
   const [asking, setAsking] = useState<string | null>(null);
   const summaries = useWorkshopState((state) => state.summaries);
   const of = new Map(tasks.map((task) => [task.id, task]));
-  const pieces = plan?.plan.filter(({ fromMin }) => fromMin < have) ?? [];
+  const { id: me } = useHand();
+  const mine = whole.hands.indexOf(me) + 1;
+  const pieces = plan?.plan.filter(({ fromMin, hand }) => fromMin < have && (hand ?? mine) === mine) ?? [];
+  const others = new Set(
+    plan?.plan.flatMap(({ fromMin, hand, task }) => (fromMin < have && hand && hand !== mine ? [task] : [])),
+  );
   const now = pieces.slice(0, MOST_NOW).flatMap(({ task, fromMin, toMin }) => {
     const found = of.get(task);
     return found ? [{ task: found, fromMin, minutes: toMin - fromMin }] : [];
@@ -49,7 +55,9 @@ export function NowList({ whole, have, onHave }: { whole: WholePlan; have: numbe
   const inNow = new Set(pieces.map(({ task }) => task));
   const open = new Set(tasks.map(({ id }) => id));
   const startOf = new Map(plan?.plan.toReversed().map(({ task, fromMin }) => [task, fromMin]));
-  const leftOut = tasks.filter(({ id, after }) => !inNow.has(id) && after.every((before) => !open.has(before)));
+  const leftOut = tasks.filter(
+    ({ id, after }) => !inNow.has(id) && !others.has(id) && after.every((before) => !open.has(before)),
+  );
   // A bicycle of the floor is opened before anything is changed on it.
   const tell = (bicycle: string, command: Command) =>
     void workshop.open(bicycle).then((opened) => opened && workshop.send(bicycle, command));

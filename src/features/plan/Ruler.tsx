@@ -4,7 +4,8 @@ import Box from '@mui/material/Box';
 import { scaleLinear } from 'd3-scale';
 import { useMemo, type KeyboardEvent } from 'react';
 import { hours } from '@/ui/format';
-import type { Session } from '@/model/plan/sessions';
+import { openTimes, type Session } from '@/model/plan/sessions';
+import { useSettings } from '../workshop/WorkshopProvider';
 import { dayWords, momentWords, spanWords } from './planWords';
 import type { OpenTask, WholePlan } from './usePlan';
 
@@ -38,10 +39,14 @@ interface Piece {
   fromMs: number;
   toMs: number;
   first: boolean;
+  /** Whose hands, where there are several. */
+  who: string;
+  /** Two at one bicycle at once lie one under the other. */
+  lane: number | null;
 }
 
 function Block({
-  piece: { task, fromMs, toMs, first },
+  piece: { task, fromMs, toMs, first, who, lane },
   left,
   width,
   chosen,
@@ -65,15 +70,15 @@ function Block({
       {...(first ? attributes : {})}
       {...(first ? listeners : {})}
       type="button"
-      aria-label={`${task.label}, ${momentWords(fromMs)}, ${hours((toMs - fromMs) / 60_000)}${pinned ? ', pinned' : ''}`}
+      aria-label={`${task.label}, ${momentWords(fromMs)}, ${hours((toMs - fromMs) / 60_000)}${who && `, ${who}`}${pinned ? ', pinned' : ''}`}
       aria-pressed={chosen}
       aria-roledescription="task of the plan"
       onClick={onChoose}
       onKeyDown={onKey}
       sx={{
         position: 'absolute',
-        top: 6,
-        height: ROW_PX - 12,
+        top: lane === 1 ? ROW_PX / 2 : lane === 0 ? 2 : 6,
+        height: lane === null ? ROW_PX - 12 : ROW_PX / 2 - 3,
         left,
         width: Math.max(10, width - 1),
         px: 0.5,
@@ -102,6 +107,7 @@ function Block({
           component="span"
           sx={{ display: '-webkit-box', WebkitLineClamp: 2, WebkitBoxOrient: 'vertical', overflow: 'hidden' }}
         >
+          {who && <b>{who} </b>}
           {task.label}
         </Box>
       )}
@@ -134,15 +140,24 @@ export function Ruler({
   const of = useMemo(() => new Map(tasks.map((task) => [task.id, task])), [tasks]);
   const at = (minute: number) => zeroMs + minute * 60_000;
   const lastMs = Math.max(...(plan?.plan.map(({ toMin }) => at(toMin)) ?? [0]), 0);
-  const shown = sessions.filter(({ fromMs }, i) => i < MOST_SESSIONS && (fromMs <= lastMs || i < 3));
+  const shown = openTimes(sessions).filter(({ fromMs }, i) => i < MOST_SESSIONS && (fromMs <= lastMs || i < 3));
   const { x, width } = useMemo(() => rulerScale(shown), [shown]);
   const seen = new Set<string>();
-  const pieces = (plan?.plan ?? []).flatMap(({ task, fromMin, toMin }): Piece[] => {
+  const { people } = useSettings();
+  const nameOf = (hand: number | undefined) =>
+    hand === undefined ? '' : (people.find(({ id }) => id === whole.hands[hand - 1])?.name ?? '');
+  const pieces = (plan?.plan ?? []).flatMap(({ task, fromMin, toMin, hand }, i, all): Piece[] => {
     const found = of.get(task);
     if (!found) return [];
     const first = !seen.has(task);
     seen.add(task);
-    return [{ task: found, fromMs: at(fromMin), toMs: at(toMin), first }];
+    const beside = (other: (typeof all)[number]) =>
+      other.hand !== hand &&
+      of.get(other.task)?.bicycle === found.bicycle &&
+      other.fromMin < toMin &&
+      fromMin < other.toMin;
+    const lane = hand === undefined || !all.some(beside) ? null : all.slice(0, i).some(beside) ? 1 : 0;
+    return [{ task: found, fromMs: at(fromMin), toMs: at(toMin), first, who: nameOf(hand), lane }];
   });
   const bicycles = [...new Set(pieces.map(({ task }) => task.bicycle))];
   const droppedAt = ({ active, delta }: Pick<DragMoveEvent, 'active' | 'delta'>): number | null => {

@@ -94,8 +94,8 @@ test('a session is added to the week, and one that ends before it begins is refu
 test('on the ruler sessions are to scale, the time between takes no room, and a place tells its moment', () => {
   const hour = 3_600_000;
   const { x, width } = rulerScale([
-    { key: 'a', fromMs: 0, toMs: hour },
-    { key: 'b', fromMs: 100 * hour, toMs: 102 * hour },
+    { key: 'a', who: '', fromMs: 0, toMs: hour },
+    { key: 'b', who: '', fromMs: 100 * hour, toMs: 102 * hour },
   ]);
   expect(x(102 * hour) - x(100 * hour)).toBeCloseTo(2 * (x(hour) - x(0)), 6);
   expect(x(100 * hour) - x(hour)).toBeLessThan(30);

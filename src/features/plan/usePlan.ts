@@ -2,7 +2,8 @@
 import { useMemo, useState } from 'react';
 import type { AnswerOf } from '@/core/questions';
 import { planInput, plannedNow, promiseInput, tasksInput, withPenetrant, zeroOf } from '@/model/plan/question';
-import { sessionsAhead, type Session } from '@/model/plan/sessions';
+import { handsIn, sessionsAhead, type Session } from '@/model/plan/sessions';
+import { useHand } from '../workshop/useHand';
 import { useLearnt } from '../workshop/useLearnt';
 import { useNow } from '../workshop/useNow';
 import { useReckon } from '../workshop/useReckon';
@@ -21,22 +22,24 @@ function usePlanMoment(): Date {
   return useMemo(() => new Date(step * STEP_MS), [step]);
 }
 
-/** Now as a session of its own: as long as somebody has, before all others. */
-export function withNow(sessions: readonly Session[], fromMs: number, minutes: number): Session[] {
+/** Now as a session of its own: as long as whoever is at the bench has, before all others of theirs. */
+export function withNow(sessions: readonly Session[], fromMs: number, minutes: number, who: string): Session[] {
   const toMs = fromMs + minutes * 60_000;
   if (minutes <= 0) return [...sessions];
   return [
-    { key: 'now', fromMs, toMs },
+    { key: 'now', who, fromMs, toMs },
     ...sessions
-      .map((each) => ({ ...each, fromMs: Math.max(each.fromMs, toMs) }))
+      .map((each) => (each.who === who ? { ...each, fromMs: Math.max(each.fromMs, toMs) } : each))
       .filter((each) => each.toMs > each.fromMs),
-  ];
+  ].toSorted((a, b) => a.fromMs - b.fromMs);
 }
 
 /** A plan of what is open, without its promises. */
 export interface OpenPlan {
   zeroMs: number;
   sessions: Session[];
+  /** Whose hands the plan speaks of, by its numbers. */
+  hands: string[];
   tasks: OpenTask[];
   left: AnswerOf<'plan.tasks'>['left'];
   later: string[];
@@ -59,6 +62,7 @@ function lateOf(tasks: readonly OpenTask[], plan: SessionPlan | null, zeroMs: nu
 /** What is open as a question, and its plan. */
 function useAsked(have: number, tried: Readonly<Record<string, string>>, isTime = true) {
   const settings = useSettings();
+  const { id: me } = useHand();
   const moment = usePlanMoment();
   const learnt = useLearnt();
   const summaries = useWorkshopState((state) => state.summaries);
@@ -66,8 +70,8 @@ function useAsked(have: number, tried: Readonly<Record<string, string>>, isTime 
   const found = useReckon('plan.tasks', open);
   const zeroMs = zeroOf(moment);
   const sessions = useMemo(
-    () => withNow(sessionsAhead(settings, moment), zeroMs, have),
-    [settings, moment, zeroMs, have],
+    () => withNow(sessionsAhead(settings, moment), zeroMs, have, me),
+    [settings, moment, zeroMs, have, me],
   );
   const { tasks, later } = useMemo(
     () => (found.output ? plannedNow(found.output) : { tasks: [], later: [] }),
@@ -96,6 +100,7 @@ function useAsked(have: number, tried: Readonly<Record<string, string>>, isTime 
   const whole: OpenPlan = {
     zeroMs,
     sessions,
+    hands: handsIn(sessions),
     tasks: asked.tasks,
     left: found.output?.left ?? [],
     later,

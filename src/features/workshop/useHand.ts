@@ -27,6 +27,7 @@ function listen(listener: () => void): () => void {
 export interface Hand {
   /** Who is at the bench: the name that stands beside what is signed, declined, accepted or cleared. */
   name: string;
+  id: string;
   people: { id: string; name: string }[];
   choose(id: string): void;
 }
@@ -34,9 +35,11 @@ export interface Hand {
 /** Who is at the bench, chosen once on this device; the first of the list until then. */
 export function useHand(): Hand {
   const { people } = useSettings();
-  const id = useSyncExternalStore(listen, chosen, () => null);
+  const kept = useSyncExternalStore(listen, chosen, () => null);
+  const { id = '', name = '' } = people.find((person) => person.id === kept) ?? people[0] ?? {};
   return {
-    name: (people.find((person) => person.id === id) ?? people[0])?.name ?? '',
+    name,
+    id,
     people,
     choose(next) {
       unkept = next;

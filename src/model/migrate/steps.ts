@@ -275,6 +275,9 @@ const OLD_AXLES = [
   { majorMm: 9, pitchMm: 1, boreMm: 5.2, coneSpanMm: 60, clampForceN: 3500 },
 ];
 
+const everybodys = (rows: unknown): unknown =>
+  Array.isArray(rows) ? rows.map((row) => ({ ...(row as Raw), who: '' })) : rows;
+
 const SETTINGS_STEPS: Record<number, (old: Raw) => Raw> = {
   1: (old) => ({ ...old, letterKeys: true }),
   2: (old) => ({ ...old, frontBrakeHand: 'either', customerPerHour: 0 }),
@@ -297,6 +300,8 @@ const SETTINGS_STEPS: Record<number, (old: Raw) => Raw> = {
     const { learnt, stalePrice, week, ownSessions, cancelled, busy, pins, stands } = USUAL_SETTINGS;
     return { ...old, learnt, stalePrice, week, ownSessions, cancelled, busy, pins, stands };
   },
+  // Until then every session was everybody's, which is one pair of hands.
+  15: (old) => ({ ...old, week: everybodys(old.week), ownSessions: everybodys(old.ownSessions) }),
 };
 
 /** A step for each version, where it changed more than its number. */

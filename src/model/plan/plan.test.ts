@@ -15,7 +15,7 @@ import { USUAL_SETTINGS } from '../settings/usual';
 import { summaryOf } from '../summaryOf';
 import { openWorkOf } from './openWork';
 import { planInput, plannedNow, tasksInput, withPenetrant, zeroOf } from './question';
-import { sessionsAhead } from './sessions';
+import { handsIn, openTimes, sessionsAhead } from './sessions';
 
 const NOW = new Date(2026, 10, 30, 12, 0);
 const AT = NOW.toISOString();
@@ -46,12 +46,12 @@ const job = (id: string, place: string, more: object = {}) =>
 const bought: Command = { type: 'recordPurchase', paid: 4000, at: AT };
 
 describe('sessions', () => {
-  const tuesday = { id: 't', day: 2, from: '18:30', to: '20:30' };
+  const tuesday = { id: 't', day: 2, from: '18:30', to: '20:30', who: '' };
   const wall = (ms: number) => new Date(ms).toTimeString().slice(0, 5);
 
   test('a weekly habit, a day of its own, and one that is cancelled', () => {
     const all = sessionsAhead(
-      set({ week: [tuesday], ownSessions: [{ id: 'x', on: '2026-12-02', from: '09:00', to: '10:00' }] }),
+      set({ week: [tuesday], ownSessions: [{ id: 'x', on: '2026-12-02', from: '09:00', to: '10:00', who: '' }] }),
       NOW,
     );
     expect(all).toHaveLength(7);
@@ -66,16 +66,44 @@ describe('sessions', () => {
       ['18:30', '19:00'],
       ['19:30', '20:30'],
     ]);
-    const two = sessionsAhead(set({ week: [tuesday, { id: 'u', day: 2, from: '20:00', to: '21:00' }] }), NOW);
+    const two = sessionsAhead(set({ week: [tuesday, { id: 'u', day: 2, from: '20:00', to: '21:00', who: '' }] }), NOW);
     expect([wall(two[0]!.fromMs), wall(two[0]!.toMs)]).toEqual(['18:30', '21:00']);
     const late = sessionsAhead(set({ week: [tuesday] }), new Date(2026, 11, 1, 20, 0));
     expect(wall(late[0]!.fromMs)).toBe('20:00');
-    expect(sessionsAhead(set({ week: [{ ...tuesday, from: '20:30', to: '18:30' }] }), NOW)).toEqual([]);
+    expect(sessionsAhead(set({ week: [{ ...tuesday, from: '20:30', to: '18:30', who: '' }] }), NOW)).toEqual([]);
+  });
+  test('two who work here have sessions of their own, side by side; hours of somebody who left are the first one’s', () => {
+    const people = [
+      { id: 'ada', name: 'Ada' },
+      { id: 'bo', name: 'Bo' },
+    ];
+    const week = [
+      { ...tuesday, who: 'ada' },
+      { ...tuesday, id: 'u', from: '19:00', to: '22:00', who: 'bo' },
+      { ...tuesday, id: 'v', from: '20:00', to: '21:00', who: 'gone' },
+    ];
+    const all = sessionsAhead(set({ week, people }), NOW).slice(0, 2);
+    expect(all.map(({ who, fromMs, toMs }) => [who, wall(fromMs), wall(toMs)])).toEqual([
+      ['ada', '18:30', '21:00'],
+      ['bo', '19:00', '22:00'],
+    ]);
+    expect(openTimes(all).map(({ fromMs, toMs }) => [wall(fromMs), wall(toMs)])).toEqual([['18:30', '22:00']]);
+    expect(handsIn(all)).toEqual(['ada', 'bo']);
+    const asked = planInput([], all, USUAL_SETTINGS, all[0]!.fromMs);
+    expect(asked).toMatchObject({
+      hands: 2,
+      sessions: [
+        { hand: 1, fromMin: 0, toMin: 150 },
+        { hand: 2, fromMin: 30 },
+      ],
+    });
+    // One pair of hands is asked for as ever.
+    expect(planInput([], all.slice(1), USUAL_SETTINGS, 0)).toMatchObject({ hands: 1 });
   });
   test('an evening stays an evening when the clocks change', () => {
     for (const now of [new Date(2027, 2, 20), new Date(2026, 9, 20)])
       for (const { fromMs, toMs } of sessionsAhead(
-        set({ week: [{ id: 's', day: 7, from: '18:00', to: '20:00' }] }),
+        set({ week: [{ id: 's', day: 7, from: '18:00', to: '20:00', who: '' }] }),
         now,
       ))
         expect([wall(fromMs), toMs - fromMs]).toEqual(['18:00', 7_200_000]);
@@ -143,7 +171,12 @@ describe('tasks from the record', () => {
     const { tasks } = tasksOf(bike(bought, job('x', 'chain'), out, soil, asked));
     expect(tasks.map(({ kind }) => kind)).toEqual(expect.arrayContaining(['vinegar', 'lift', 'back']));
     const planned = (sessions: { fromMin: number; toMin: number }[], list = tasks) => {
-      const lies = sessions.map(({ fromMin, toMin }) => ({ key: '', fromMs: fromMin * 60_000, toMs: toMin * 60_000 }));
+      const lies = sessions.map(({ fromMin, toMin }) => ({
+        key: '',
+        who: '',
+        fromMs: fromMin * 60_000,
+        toMs: toMin * 60_000,
+      }));
       return planSessions.run(question.parse(planInput(list, lies, USUAL_SETTINGS, 0)));
     };
     // Seven in the morning after an evening: eight to twelve hours later.

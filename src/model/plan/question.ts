@@ -3,7 +3,7 @@ import type { LearntInUse } from '@/core/money/learnt';
 import { MOST_OPEN } from '@/core/plan/work';
 import type { WorkshopSettings } from '../settings/settings';
 import type { Summary } from '../summary';
-import type { Session } from './sessions';
+import { handsIn, type Session } from './sessions';
 
 type Tasks = AnswerOf<'plan.tasks'>;
 type Plan = AnswerOf<'plan.sessions'>;
@@ -82,11 +82,14 @@ export function planInput(
 ): QuestionOf<'plan.sessions'> {
   const known = new Set(tasks.map(({ id }) => id));
   const all = { ...pins, ...tried };
+  const hands = handsIn(sessions);
   return {
+    hands: Math.max(1, hands.length),
     sessions: sessions
-      .map(({ fromMs, toMs }) => ({
+      .map(({ fromMs, toMs, who }) => ({
         fromMin: Math.max(0, minuteOf(zeroMs, fromMs)),
         toMin: Math.floor((toMs - zeroMs) / MINUTE_MS),
+        ...(hands.length > 1 && { hand: hands.indexOf(who) + 1 }),
       }))
       .filter(({ fromMin, toMin }) => toMin > fromMin),
     resources: [

@@ -3,7 +3,9 @@ import { at, id, label } from '../fields';
 
 /** An hour on the wall. Example: 18:30. */
 export const wallTime = z.string().check(z.regex(/^([01]\d|2[0-3]):[0-5]\d$/));
-const hours = { from: wallTime, to: wallTime };
+/** Whose hands are there: somebody of the workshop, or nobody by name, which is the first of them. */
+const who = z.union([id, z.literal('')]);
+const hours = { from: wallTime, to: wallTime, who };
 
 /** A session of the usual week. */
 export const weekSession = z.strictObject({
