@@ -1,7 +1,7 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
 
 /** A device of its own: a fresh profile whose folder lies in its own private file system, since a picker cannot be tapped here. */
-async function device(browser: Browser): Promise<Page> {
+async function device(browser: Browser, called: string): Promise<Page> {
   const page = await (await browser.newContext()).newPage();
   await page.addInitScript(() => {
     Object.assign(globalThis, {
@@ -12,68 +12,99 @@ async function device(browser: Browser): Promise<Page> {
   await page.goto('/records?workshop=own');
   await page.getByRole('button', { name: 'Choose a folder' }).click();
   await same(page);
+  await page.getByLabel('This device is called').fill(called);
+  await page.keyboard.press('Enter');
+  await same(page);
   return page;
 }
 
-const same = (page: Page) => expect(page.getByText('Same as the folder')).toBeVisible();
+const line = (page: Page) => page.getByRole('group', { name: 'Shared folder' });
+const same = (page: Page) => expect(line(page).getByText('Same as the folder')).toBeVisible({ timeout: 15_000 });
 
 /** In the stead of whatever keeps the folder alike: every file of one to the other. */
 async function carry(from: Page, to: Page): Promise<void> {
   const files = await from.evaluate(async () => {
     const root = await (await navigator.storage.getDirectory()).getDirectoryHandle('shared', { create: true });
-    const found: [string, string][] = [];
-    for await (const [name, handle] of root as unknown as AsyncIterable<[string, FileSystemFileHandle]>)
-      found.push([name, await (await handle.getFile()).text()]);
+    const found: [string, string, number[]][] = [];
+    const walk = async (directory: FileSystemDirectoryHandle, path: string): Promise<void> => {
+      for await (const [name, handle] of directory as unknown as AsyncIterable<
+        [string, FileSystemFileHandle | FileSystemDirectoryHandle]
+      >)
+        if (handle.kind === 'directory') await walk(handle, name);
+        else found.push([path, name, [...new Uint8Array(await (await handle.getFile()).arrayBuffer())]]);
+    };
+    await walk(root, '');
     return found;
   });
   await to.evaluate(async (all) => {
     const root = await (await navigator.storage.getDirectory()).getDirectoryHandle('shared', { create: true });
-    for (const [name, text] of all) {
-      const stream = await (await root.getFileHandle(name, { create: true })).createWritable();
-      await stream.write(text);
+    for (const [path, name, bytes] of all) {
+      const directory = path === '' ? root : await root.getDirectoryHandle(path, { create: true });
+      const stream = await (await directory.getFileHandle(name, { create: true })).createWritable();
+      await stream.write(new Uint8Array(bytes));
       await stream.close();
     }
   }, files);
 }
 
-/** How many files a device has in its folder. */
-const files = (page: Page) =>
+/** The names in a device's folder. */
+const names = (page: Page) =>
   page.evaluate(async () => {
     const root = await (await navigator.storage.getDirectory()).getDirectoryHandle('shared', { create: true });
-    let count = 0;
-    for await (const _ of root as unknown as AsyncIterable<unknown>) count += 1;
-    return count;
+    const found: string[] = [];
+    for await (const name of (root as unknown as { keys(): AsyncIterable<string> }).keys()) found.push(name);
+    return found;
   });
+const files = async (page: Page) => (await names(page)).length;
+
+async function addBicycle(page: Page, name: string): Promise<string> {
+  await page.goto('/?workshop=own');
+  await page.getByRole('button', { name: 'Add a bicycle' }).first().click();
+  await page.getByLabel(/What is it/).fill(name);
+  await page.getByRole('button', { name: 'Put it on the floor' }).click();
+  await expect(page).toHaveURL(/bike\?id=/);
+  return new URL(page.url()).searchParams.get('id')!;
+}
 
 test('three devices on one folder: a bicycle is added on one and seen on the others, one part taken off by each, and one is away for the middle', async ({
   browser,
 }) => {
   test.slow();
-  const [a, b, c] = [await device(browser), await device(browser), await device(browser)];
-  await a.goto('/?workshop=own');
-  await a.getByRole('button', { name: 'Add a bicycle' }).first().click();
-  await a.getByLabel(/What is it/).fill('Slip mixte');
-  await a.getByRole('button', { name: 'Put it on the floor' }).click();
-  await expect(a).toHaveURL(/bike\?id=/);
-  const id = new URL(a.url()).searchParams.get('id')!;
-  await expect.poll(() => files(a)).toBeGreaterThan(0);
+  const [a, b, c] = [
+    await device(browser, 'bench laptop'),
+    await device(browser, 'phone of Bo'),
+    await device(browser, 'hall'),
+  ];
+  const first = await files(a);
+  const id = await addBicycle(a, 'Slip mixte');
+  await expect.poll(() => files(a), { timeout: 15_000 }).toBeGreaterThan(first);
+  await same(a);
   await carry(a, b);
   await b.goto('/?workshop=own');
-  await expect(b.getByText('Slip mixte')).toBeVisible({ timeout: 15_000 });
+  await expect(b.getByText('Slip mixte', { exact: true })).toBeVisible({ timeout: 15_000 });
 
-  // Both strip, at two places, while the third is away.
+  // Both strip in bench mode, at two places, while the third is away.
   for (const [page, place] of [
     [a, 'hub.front'],
     [b, 'hub.rear'],
   ] as const) {
-    await page.goto(`/bike?id=${id}&stage=strip&tray=${place}`);
+    await page.goto(`/bench?id=${id}&place=${place}`);
     const before = await files(page);
-    await page.getByRole('button', { name: 'Done, next step' }).click();
-    await expect(page.getByRole('button', { name: /^Undo/ }).first()).toBeVisible();
-    await expect.poll(() => files(page), { timeout: 15_000 }).not.toBe(before);
+    await page.keyboard.press('Space');
+    await expect.poll(() => files(page), { timeout: 20_000 }).not.toBe(before);
   }
   await carry(a, b);
   await carry(b, a);
+  // Who is at it is told beside the bicycle, and what they changed since it was looked at here.
+  await b.goto('/?workshop=own');
+  await expect(b.getByRole('main').getByText(/On the bench with The mechanic \(bench laptop\), just now/)).toBeVisible({
+    timeout: 15_000,
+  });
+  await expect(b.getByRole('main').getByText(/changed .* since you looked/)).toBeVisible();
+  await b.goto(`/bike?id=${id}&stage=strip`);
+  await expect(line(b).getByText(/The mechanic changed .*: front hub/)).toBeVisible({ timeout: 15_000 });
+  await line(b).getByRole('button', { name: 'Seen' }).click();
+  await expect(line(b).getByText(/changed/)).toHaveCount(0);
   for (const page of [a, b]) {
     await page.goto(`/bike?id=${id}&stage=strip`);
     await expect(page.getByRole('main').getByText(/^1 of \d+ steps$/)).toHaveCount(2, { timeout: 20_000 });
@@ -82,11 +113,91 @@ test('three devices on one folder: a bicycle is added on one and seen on the oth
   await carry(a, c);
   await carry(b, c);
   await c.goto(`/?workshop=own`);
-  await expect(c.getByText('Slip mixte')).toBeVisible({ timeout: 15_000 });
+  await expect(c.getByText('Slip mixte', { exact: true })).toBeVisible({ timeout: 15_000 });
   await c.goto(`/bike?id=${id}&stage=strip`);
   await expect(c.getByRole('main').getByText(/^1 of \d+ steps$/)).toHaveCount(2);
   await c.goto('/records');
   await same(c);
   await c.getByRole('button', { name: 'Leave the folder' }).click();
-  await expect(c.getByText('No folder chosen')).toBeVisible();
+  await expect(c.getByRole('main').getByText('No folder chosen')).toBeVisible();
+  await expect(line(c)).toHaveCount(0);
+});
+
+test('a house rule entered differently on two devices is asked about once, and the answer goes to both', async ({
+  browser,
+}) => {
+  const [a, b] = [await device(browser, 'laptop'), await device(browser, 'phone')];
+  for (const [page, price] of [
+    [a, '30'],
+    [b, '36'],
+  ] as const) {
+    await page.goto('/settings');
+    await same(page);
+    const before = await files(page);
+    await page.getByLabel('A customer pays an hour').fill(price);
+    await page.keyboard.press('Enter');
+    await expect.poll(() => files(page), { timeout: 15_000 }).toBeGreaterThan(before);
+  }
+  await carry(a, b);
+  await carry(b, a);
+  for (const page of [a, b])
+    await expect(line(page).getByText('One thing differs: choose')).toBeVisible({ timeout: 15_000 });
+  await a.goto('/records#folder');
+  const asked = a.getByRole('list', { name: 'Entered differently on two devices' });
+  await asked.getByRole('button', { name: /€30/ }).click();
+  await expect(asked).toHaveCount(0);
+  await expect(line(a).getByText('One thing differs: choose')).toHaveCount(0, { timeout: 15_000 });
+  await carry(a, b);
+  await expect(line(b).getByText('One thing differs: choose')).toHaveCount(0, { timeout: 15_000 });
+  await b.goto('/settings');
+  await expect(b.getByLabel('A customer pays an hour')).toHaveValue(/30/);
+});
+
+test('sealed with a passphrase: names say nothing, another device is asked for it, a wrong one is refused', async ({
+  browser,
+}) => {
+  test.slow();
+  const [a, b] = [await device(browser, 'laptop'), await device(browser, 'phone')];
+  await addBicycle(a, 'Slip mixte');
+  await a.goto('/records#folder');
+  await a.getByLabel('Seal it with a passphrase').fill('grease and patience');
+  await a.getByRole('button', { name: 'Seal it' }).click();
+  await expect(a.getByText(/^Sealed\. Without the passphrase/)).toBeVisible({ timeout: 20_000 });
+  await expect
+    .poll(async () => (await names(a)).filter((name) => !/^(seal-.*\.json|.*\.sealed)$/.test(name)), {
+      timeout: 20_000,
+    })
+    .toEqual([]);
+  await carry(a, b);
+  await expect(line(b).getByText('The folder is sealed: give its passphrase')).toBeVisible({ timeout: 30_000 });
+  await b.goto('/records#folder');
+  await b.getByLabel('Passphrase of the folder').fill('patience and grease');
+  await b.getByRole('button', { name: 'Open it' }).click();
+  await expect(b.getByText('It is sealed with another passphrase.')).toBeVisible({ timeout: 15_000 });
+  await b.getByLabel('Passphrase of the folder').fill('grease and patience');
+  await b.getByRole('button', { name: 'Open it' }).click();
+  await same(b);
+  await b.goto('/?workshop=own');
+  await expect(b.getByText('Slip mixte', { exact: true })).toBeVisible({ timeout: 15_000 });
+});
+
+test('without a folder the same goes by hand as a zip, and anything else that is given is refused in words', async ({
+  browser,
+}) => {
+  const context = await browser.newContext();
+  const a = await context.newPage();
+  await addBicycle(a, 'Slip mixte');
+  await a.goto('/records#folder');
+  const download = a.waitForEvent('download');
+  await a.getByRole('button', { name: 'Save it as a zip' }).click();
+  const path = await (await download).path();
+  const b = await (await browser.newContext()).newPage();
+  await b.goto('/records?workshop=own#folder');
+  const input = b.getByLabel('A folder as a zip');
+  await input.setInputFiles({ name: 'x.zip', mimeType: 'application/zip', buffer: Buffer.from('no zip at all') });
+  await expect(b.getByText(/cannot be opened: it is damaged/)).toBeVisible();
+  await input.setInputFiles(path);
+  await expect(b.getByText(/^Taken in\./)).toBeVisible();
+  await b.goto('/?workshop=own');
+  await expect(b.getByText('Slip mixte', { exact: true })).toBeVisible();
 });

@@ -104,7 +104,7 @@ export async function build({ goOn = false } = {}) {
 export async function serve(port) {
   const child = spawn(process.execPath, ['scripts/server.mjs', String(port)], {
     cwd: ROOT,
-    env: ENV,
+    env: { ...process.env, ...ENV },
     stdio: ['ignore', 'ignore', 'inherit'],
   });
   const address = `http://127.0.0.1:${port}`;

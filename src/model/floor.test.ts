@@ -143,7 +143,7 @@ describe('what a row says is next', () => {
     marks: [],
     ceiling: null,
     nextMinutes: null,
-    law: { ready, blocks },
+    law: { ready, blocks, eyes: [] },
     by: '2026-11-25',
   });
   test('nothing is sent to be handed over while something stands in the way', () => {

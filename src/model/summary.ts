@@ -9,7 +9,7 @@ import { PURPOSES, WAYS_OUT } from './purposes';
 import { STAGES } from './stages';
 
 /** Raised whenever a summary is worked out differently, so that kept ones are made anew. */
-export const SUMMARY_RULES = 13;
+export const SUMMARY_RULES = 14;
 
 /**
  * What the floor shows of a bicycle, so that it opens without reading every record. A cache: it is keyed by the revision
@@ -76,7 +76,14 @@ export const summary = z.strictObject({
       /** Of the shortest job that is kept and not done, with what was learnt; null where there is none. */
       nextMinutes: z.nullable(z.number()),
       /** What the law says, and how much stands in the way. */
-      law: z.nullable(z.strictObject({ ready: z.boolean(), blocks: z.number() })),
+      law: z.nullable(
+        z.strictObject({
+          ready: z.boolean(),
+          blocks: z.number(),
+          /** What another person has to sign too, by whose signature it has and where. */
+          eyes: z.array(z.strictObject({ by: z.string(), stage: z.enum(STAGES), count: z.number() })),
+        }),
+      ),
       /** The day of it, and the sum of the settings and lessons that it was worked out by. */
       by: z.string(),
     }),

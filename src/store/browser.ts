@@ -3,7 +3,10 @@ import { createJournal, type JournalStorage } from './journal';
 import { SCHEMA_VERSION } from '@/model/version';
 import { browserChannel, browserLocks } from './browserTabs';
 import { createWorkshop, type Workshop } from './workshop';
+import { newId } from './newId';
 import { nowIso } from './now';
+
+export { newId } from './newId';
 
 const CHOICE = 'ergasto:workshop';
 const NAMED = 'ergasto=';
@@ -37,12 +40,6 @@ function remember(workshop: WorkshopName): void {
       storage().setItem(CHOICE, workshop);
       return null;
     });
-}
-
-/** An id that sorts by nothing and collides with nothing. */
-export function newId(): string {
-  if (typeof crypto.randomUUID === 'function') return crypto.randomUUID();
-  return [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, '0')).join('');
 }
 
 /** The browser's small storage, or one that lasts as long as the tab where the browser forbids it. */

@@ -14,6 +14,7 @@ type Passed = Pick<
   | 'onFocus'
   | 'onKeyDown'
   | 'placeholder'
+  | 'autoComplete'
   | 'autoFocus'
   | 'multiline'
   | 'minRows'

@@ -1,8 +1,12 @@
 'use client';
 import Box from '@mui/material/Box';
+import Link from 'next/link';
 import { apartWords } from '@/model/plan/apart';
 import type { Summary } from '@/model/summary';
 import { clockTime, hours } from '@/ui/format';
+import { eyesOf } from '@/model/prove/secondEyes';
+import { stageHref } from '../workshop/stageLink';
+import { useHand } from '../workshop/useHand';
 import { Today } from './Today';
 
 /** What runs and what waits over the whole floor, in one line each. */
@@ -42,11 +46,42 @@ function Standing({ rows, nowMs, onRuler }: { rows: readonly Summary[]; nowMs: n
   );
 }
 
+/** What the law wants a second pair of eyes for and others signed: the list that waits for whoever is at the bench. */
+function ForYourEyes({ rows }: { rows: readonly Summary[] }) {
+  const { name, people } = useHand();
+  const wanted = rows.flatMap(({ id, name: bicycle, drawn, sold }) =>
+    sold ? [] : eyesOf(drawn?.law?.eyes ?? [], name).map((each) => ({ id, bicycle, ...each })),
+  );
+  if (wanted.length === 0) return null;
+  return (
+    <Box
+      component="ul"
+      aria-label="For your eyes"
+      sx={{ p: 0, m: 0, mb: 1.5, listStyle: 'none', display: 'flex', flexWrap: 'wrap', columnGap: 3 }}
+    >
+      {wanted.map(({ id, bicycle, by, stage, count }) => (
+        <Box component="li" key={`${id} ${by} ${stage}`}>
+          <Box
+            component={Link}
+            href={stageHref(id, stage)}
+            prefetch={false}
+            sx={{ color: 'primary.main', fontWeight: 640, display: 'inline-block', py: 1 }}
+          >
+            {people.length > 1 ? `${name}, look and sign too` : 'Another person signs too'}: {bicycle},{' '}
+            {count === 1 ? 'one place' : `${count} places`} that {by || 'somebody'} signed
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
 /** What stands above the list: the day as a ruler, and what runs and what waits. */
 export function Above({ rows, nowMs, hasRuler }: { rows: readonly Summary[]; nowMs: number; hasRuler: boolean }) {
   return (
     <>
       {hasRuler && <Today rows={rows} nowMs={nowMs} />}
+      <ForYourEyes rows={rows} />
       <Standing rows={rows} nowMs={nowMs} onRuler={hasRuler} />
     </>
   );

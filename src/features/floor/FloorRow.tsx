@@ -10,6 +10,7 @@ import { BicycleDrawing } from '@/ui/drawing/BicycleDrawing';
 import { clockTime, dayOf, hours, limit, money } from '@/ui/format';
 import { stateColour } from '@/ui/StateMark';
 import { useStageLabel } from '../workshop/declared';
+import { useOtherHands } from '../workshop/sharePart';
 import { nextHref } from '../workshop/stageLink';
 
 /** The price against the limit, as a rule with its end. */
@@ -82,6 +83,7 @@ export const FloorRow = memo(function FloorRow({
   inLong?: { index: number; count: number; measure(row: Element | null): void };
 }) {
   const stageLabel = useStageLabel();
+  const others = useOtherHands(row.id);
   const nowMs = minute * 60_000;
   const marks = row.drawn?.marks ?? [];
   const next = rowNext(row);
@@ -167,6 +169,9 @@ export const FloorRow = memo(function FloorRow({
               </Box>
             ))}
             {row.loose.length > 0 && <Box sx={{ fontWeight: 620 }}>Loose for now: {row.loose.join(', ')}</Box>}
+            {others.map((words) => (
+              <Box key={words}>{words}</Box>
+            ))}
             {row.conflicts > 0 && <Box sx={{ fontWeight: 620 }}>{row.conflicts} entered twice: choose</Box>}
           </Box>
         </Box>

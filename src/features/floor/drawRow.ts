@@ -2,6 +2,7 @@ import type { StateId } from '@/core/vocabulary/vocabulary';
 import { learntMinutes, type LearntInUse } from '@/core/money/learnt';
 import { appraisalInput } from '@/model/buy/questions';
 import { lookOverInput } from '@/model/inspect/questions';
+import { secondEyesOf } from '@/model/prove/secondEyes';
 import type { Bicycle } from '@/model/record';
 import type { WorkshopSettings } from '@/model/settings/settings';
 import type { Summary } from '@/model/summary';
@@ -33,6 +34,10 @@ export async function drawRow(
     marks,
     nextMinutes: undone.length > 0 ? Math.min(...undone) : null,
     ceiling: money?.limit.most ?? null,
-    law: law && { ready: law.ready, blocks: law.missing.filter((item) => item.blocks).length },
+    law: law && {
+      ready: law.ready,
+      blocks: law.missing.filter((item) => item.blocks).length,
+      eyes: secondEyesOf(bicycle, law),
+    },
   };
 }

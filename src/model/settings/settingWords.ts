@@ -31,17 +31,23 @@ function valueWords(value: unknown): string {
   return typeof value === 'string' && value !== '' ? value.replaceAll('-', ' ') : 'nothing';
 }
 
+/** What a setting is called. Example: `customerPerHour` → "a customer’s hour"; `week/x` → "the usual week". */
+export function settingName(leaf: string): string {
+  const [head, ...rest] = leaf.split('/') as [string, ...string[]];
+  if (head === 'learnt') return `learnt of ${rest.join(' ').replace(':', ', ')}`;
+  const rule = HOUSE_RULES.find((row) => row.key === (head === 'rules' ? rest.join('/') : leaf));
+  return rule?.title.toLowerCase() ?? own(NAMES, leaf) ?? own(NAMES, head) ?? leaf;
+}
+
+/** The value of a setting in words; money as it is written. */
+export const settingValue = (leaf: string, value: unknown, money: (minor: number) => string): string =>
+  /PerHour$/.test(leaf) && typeof value === 'number' ? money(value) : valueWords(value);
+
 /** What a setting is called, with what it was and would be. Example: "currency: EUR → GBP". Money is told as it is written. */
 export function settingWords({ leaf, from, to }: SettingChange, money: (minor: number) => string): string {
   const [head, ...rest] = leaf.split('/');
-  if (head === 'learnt')
-    return `learnt of ${rest.join(' ').replace(':', ', ')}: ${valueWords(from)} → ${valueWords(to)}`;
   if (head === 'pins') return `plan, ${rest.join('/')}: ${valueWords(from)} → ${valueWords(to)}`;
   if (head === 'cancelled') return `session ${rest.join(' ')} cancelled: ${valueWords(from)} → ${valueWords(to)}`;
   if (head === 'practice') return `practice room, ${rest.join(' ')}`;
-  const rule = HOUSE_RULES.find((row) => row.key === (head === 'rules' ? rest.join('/') : leaf));
-  const name = rule?.title.toLowerCase() ?? own(NAMES, leaf) ?? leaf;
-  const shown = (value: unknown) =>
-    /PerHour$/.test(leaf) && typeof value === 'number' ? money(value) : valueWords(value);
-  return `${name}: ${shown(from)} → ${shown(to)}`;
+  return `${settingName(leaf)}: ${settingValue(leaf, from, money)} → ${settingValue(leaf, to, money)}`;
 }

@@ -128,13 +128,23 @@ export class Replica {
     return this.records.get(record)?.get(leaf)?.value() ?? null;
   }
 
-  /** What two changed without knowing of each other, and nobody has settled yet: a change made by whoever sees both settles it everywhere. */
+  /** Whoever wrote what stands; null where nobody did. */
+  writerOf(record: string, leaf: string): string | null {
+    return this.records.get(record)?.get(leaf)?.sorted()[0]?.from[0] ?? null;
+  }
+
+  /** What two changed of a record without knowing of each other, and nobody has settled yet: a change made by whoever sees both settles it everywhere. */
+  doubtsOf(record: string): Doubt[] {
+    return [...(this.records.get(record) ?? [])]
+      .toSorted(([a], [b]) => (a < b ? -1 : 1))
+      .flatMap(([leaf, register]) => {
+        const others = register.others().map(({ value }) => value);
+        return others.length === 0 ? [] : [{ record, leaf, kept: register.value(), others }];
+      });
+  }
+
   doubts(): Doubt[] {
-    return this.leaves().flatMap(({ record, leaf }) => {
-      const register = this.records.get(record)!.get(leaf)!;
-      const others = register.others().map(({ value }) => value);
-      return others.length === 0 ? [] : [{ record, leaf, kept: register.value(), others }];
-    });
+    return this.recordNames().flatMap((record) => this.doubtsOf(record));
   }
 
   /** What stands, leaf by leaf, in one order whoever tells it. */

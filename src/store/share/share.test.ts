@@ -1,63 +1,20 @@
 import type { Command } from '@/model/commands';
 import { newBicycle } from '@/model/fresh';
-import { leavesOf } from '@/model/leaves';
-import { bicycleRecord, type Bicycle } from '@/model/record';
-import { memoryBrowser } from '../../tests/memoryBrowser';
-import { sumOf } from '../../tests/maliciousFolder';
 import { shareText } from '@/model/share/shareText';
-import { joinShare, type ShareFolder } from './share';
+import { sumOf } from '../../../tests/maliciousFolder';
+import { harmedFolder, shareDevice as device } from '../../../tests/shareDevice';
+import { bytesOf, textOf } from './folder';
 
-const sum = (text: string) => Promise.resolve(sumOf(text));
 const AT = '2026-11-25T10:00:00.000Z';
 
-/** A folder in memory, and ways to harm it. */
-function memoryFolder() {
-  const files = new Map<string, string>();
-  const folder: ShareFolder & { files: Map<string, string>; away: boolean } = {
-    files,
-    away: false,
-    names: () => (folder.away ? Promise.reject(new Error('not there')) : Promise.resolve([...files.keys()])),
-    read: (name) => Promise.resolve(files.get(name)!),
-    write: (name, text) =>
-      folder.away ? Promise.reject(new Error('not there')) : Promise.resolve(void files.set(name, text)),
-    remove: (name) => Promise.resolve(void files.delete(name)),
-  };
-  return folder;
-}
-
-/** A device: a browser with a page open on it. */
-async function device(name: string, folder: ShareFolder) {
-  const browser = memoryBrowser();
-  const workshop = browser.tab(1);
-  await workshop.load();
-  let share = await joinShare(browser.around(2), folder, name, sum);
-  const shown = () => {
-    const record = browser.database.records.get('b') as Bicycle | undefined;
-    return record && bicycleRecord.parse(JSON.parse(JSON.stringify(record)));
-  };
-  return {
-    workshop,
-    database: browser.database,
-    shown,
-    turn: () => share.turn(['b']),
-    /** The page dies, and another is opened. */
-    reopen: async () => void (share = await joinShare(browser.around(3), folder, name, sum)),
-    do: async (command: Command) => {
-      await workshop.open('b');
-      workshop.send('b', command);
-      await workshop.settled();
-    },
-    leaves: () => JSON.stringify([...leavesOf(shown()!)].toSorted(([a], [b]) => (a < b ? -1 : 1))),
-  };
-}
 const rename = (name: string): Command => ({ type: 'renameBicycle', name });
 
 describe('several devices on one folder', () => {
   test('what one enters the others see; what two change apart stands together, and nobody is asked', async () => {
-    const folder = memoryFolder();
+    const folder = harmedFolder();
     const [a, b, c] = [await device('laptop', folder), await device('phone', folder), await device('bench', folder)];
     await a.workshop.addBicycle(newBicycle('b', AT, 'Green tourer'));
-    for (const each of [a, b, c]) expect(await each.turn()).toEqual({ is: 'same' });
+    for (const each of [a, b, c]) expect(await each.turn()).toEqual({ is: 'same', newer: false });
     expect(c.shown()!.name).toBe('Green tourer');
     await a.do(rename('The tourer'));
     await b.do({ type: 'markStep', place: 'hub.front', step: 'nuts', done: true, takes: ['axle-nut'] });
@@ -68,7 +25,7 @@ describe('several devices on one folder', () => {
   });
 
   test('both change one thing apart: asked of whoever is there, answered once, and the answer goes to all, also when it stays as it is', async () => {
-    const folder = memoryFolder();
+    const folder = harmedFolder();
     const [a, b] = [await device('laptop', folder), await device('phone', folder)];
     await a.workshop.addBicycle(newBicycle('b', AT, 'Green tourer'));
     for (const each of [a, b]) await each.turn();
@@ -87,13 +44,13 @@ describe('several devices on one folder', () => {
   });
 
   test('offline for the middle, a page that dies before it has written, and a folder that is emptied: nothing is lost', async () => {
-    const folder = memoryFolder();
+    const folder = harmedFolder();
     const [a, b] = [await device('laptop', folder), await device('phone', folder)];
     await a.workshop.addBicycle(newBicycle('b', AT, 'Green tourer'));
     for (const each of [a, b]) await each.turn();
     folder.away = true;
     await b.do({ type: 'markStep', place: 'hub.front', step: 'nuts', done: true, takes: ['axle-nut'] });
-    expect(await b.turn()).toEqual({ is: 'not there' });
+    expect(await b.turn()).toEqual({ is: 'not there', changes: 3 });
     await b.reopen();
     folder.away = false;
     folder.files.clear();
@@ -115,25 +72,25 @@ describe('several devices on one folder', () => {
   });
 
   test('what would make a record unreadable here is left, and nothing that stands is told as taken away', async () => {
-    const folder = memoryFolder();
+    const folder = harmedFolder();
     const [a, b] = [await device('laptop', folder), await device('phone', folder)];
     await a.workshop.addBicycle(newBicycle('b', AT, 'Green tourer'));
     for (const each of [a, b]) await each.turn();
     const change = { record: 'bicycle/b', leaf: 'kind/brakes', value: 'of the year 2040', stamp: `${AT} z`, over: [] };
     const file = { kind: 'batch', writer: 'newer.1', number: 1, changes: [change] } as const;
-    folder.files.set('newer.json', shareText({ ...file, changes: [change] }, sumOf));
-    for (const each of [b, a, b]) expect(await each.turn()).toEqual({ is: 'same' });
+    folder.files.set('newer.json', bytesOf(shareText({ ...file, changes: [change] }, sumOf)));
+    for (const each of [b, a, b]) expect(await each.turn()).toEqual({ is: 'same', newer: false });
     expect(b.shown()!.kind.brakes).toBe(a.shown()!.kind.brakes);
     expect(b.shown()!.name).toBe('Green tourer');
     // Nor after the page was loaded anew: what it cannot hold is not told as changed back.
-    const before = [...folder.files.values()].join().split('"over":[{').length;
+    const before = [...folder.files.values()].map(textOf).join().split('"over":[{').length;
     await b.reopen();
     await b.turn();
-    expect([...folder.files.values()].join().split('"over":[{').length).toBe(before);
+    expect([...folder.files.values()].map(textOf).join().split('"over":[{').length).toBe(before);
   });
 
   test('a browser that is full says so, and what the others told is laid once there is room', async () => {
-    const folder = memoryFolder();
+    const folder = harmedFolder();
     const [a, b] = [await device('laptop', folder), await device('phone', folder)];
     await a.workshop.addBicycle(newBicycle('b', AT, 'Green tourer'));
     for (const each of [a, b]) await each.turn();
@@ -142,20 +99,20 @@ describe('several devices on one folder', () => {
     b.database.full = true;
     await expect(b.turn()).rejects.toThrow('Quota');
     b.database.full = false;
-    expect(await b.turn()).toEqual({ is: 'same' });
+    expect(await b.turn()).toEqual({ is: 'same', newer: false });
     expect(b.shown()!.name).toBe('The tourer');
   });
 
   test('a torn file waits until it is whole, and a conflict copy changes nothing', async () => {
-    const folder = memoryFolder();
+    const folder = harmedFolder();
     const [a, b] = [await device('laptop', folder), await device('phone', folder)];
     await a.workshop.addBicycle(newBicycle('b', AT, 'Green tourer'));
     await a.turn();
     const whole = new Map(folder.files);
-    for (const [name, text] of whole) folder.files.set(name, text.slice(0, text.length / 2));
+    for (const [name, bytes] of whole) folder.files.set(name, bytes.slice(0, bytes.length / 2));
     await b.turn();
     expect(b.shown()).toBeUndefined();
-    for (const [name, text] of whole) folder.files.set(name, text).set(`${name} (copy)`, text);
+    for (const [name, bytes] of whole) folder.files.set(name, bytes).set(`${name} (copy)`, bytes);
     await b.turn();
     const before = b.leaves();
     await b.turn();

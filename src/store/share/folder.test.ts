@@ -1,0 +1,176 @@
+import { newBicycle } from '@/model/fresh';
+import { harmedFolder, shareDevice } from '../../../tests/shareDevice';
+import { memoryFolder, textOf } from './folder';
+import { newSeal, openSeal, putSeal, sealedFolder, sealingOf, sealsIn } from './seal';
+import { filesIn, zipOf } from './zipFolder';
+
+const AT = '2026-11-25T10:00:00.000Z';
+const picture = (text: string) => new Blob([`\u00ff\u00d8 ${text}`], { type: 'image/jpeg' });
+
+describe('photographs among several hands', () => {
+  test('each lies in the folder once, comes to all, and half of one waits', async () => {
+    const folder = harmedFolder();
+    const [a, b] = [await shareDevice('laptop', folder), await shareDevice('phone', folder)];
+    for (const id of ['p1', 'p1:small', 'p2']) await a.database.writePhoto(id, picture(id.slice(0, 2)));
+    await a.turn();
+    const lying = [...folder.files.keys()].filter((path) => path.startsWith('photographs/'));
+    // Two of the three are the same picture.
+    expect(lying).toHaveLength(2);
+    const whole = folder.files.get(lying[0]!)!;
+    folder.files.set(lying[0]!, whole.slice(0, 3));
+    expect(await b.turn()).toMatchObject({ is: 'to come' });
+    folder.files.set(lying[0]!, whole);
+    expect(await b.turn()).toMatchObject({ is: 'same' });
+    expect(b.database.photos.size).toBe(3);
+    expect(await b.database.photos.get('p2')!.text()).toBe(await picture('p2').text());
+    // A folder that was emptied has them again.
+    folder.files.clear();
+    for (let turn = 0; turn < 3; turn++) await b.turn();
+    expect([...folder.files.keys()].filter((path) => path.startsWith('photographs/'))).toHaveLength(2);
+  });
+});
+
+describe('a sealed folder', () => {
+  const ITERATIONS = 100_000;
+  test('names and contents say nothing; who has the passphrase has all, who has another nothing', async () => {
+    const folder = harmedFolder();
+    const key = await newSeal('grease and patience', ITERATIONS);
+    await putSeal(folder, key.seal);
+    const a = await shareDevice('laptop', sealedFolder(folder, [key]));
+    await a.workshop.addBicycle(newBicycle('b', AT, 'Green tourer'));
+    await a.database.writePhoto('p1', picture('p1'));
+    await a.turn();
+    for (const [path, bytes] of folder.files) {
+      expect(path).toMatch(/^(seal-[0-9a-f]{32}\.json|(photographs\/)?[0-9a-f]{40}\.sealed)$/);
+      expect(textOf(bytes)).not.toMatch(/Green|bicycle|laptop/);
+    }
+    const [seal] = await sealsIn(folder);
+    expect(await openSeal('grease and patienc', seal!)).toBeNull();
+    const again = (await openSeal('grease and patience', seal!))!;
+    const b = await shareDevice('phone', sealedFolder(folder, [again]));
+    expect(await b.turn()).toMatchObject({ is: 'same' });
+    expect(b.shown()!.name).toBe('Green tourer');
+    expect(b.database.photos.size).toBe(1);
+    // A copy under another name is the same file; a bit that was changed is not whole.
+    const [name, bytes] = [...folder.files].find(([path]) => path.endsWith('.sealed'))!;
+    folder.files.set('copy (conflict).sealed', bytes);
+    const harmed = bytes.slice();
+    harmed[60]! ^= 1;
+    folder.files.set(name, harmed);
+    const c = await shareDevice('bench', sealedFolder(folder, [again]));
+    await c.turn();
+    expect(c.shown()!.name).toBe('Green tourer');
+  });
+
+  test('sealed afterwards: what lay there open is put under the seal, and what this device wrote open goes', async () => {
+    const folder = harmedFolder();
+    const a = await shareDevice('laptop', folder);
+    await a.workshop.addBicycle(newBicycle('b', AT, 'Green tourer'));
+    await a.database.writePhoto('p1', picture('p1'));
+    await a.turn();
+    const key = await newSeal('grease', ITERATIONS);
+    await putSeal(folder, key.seal);
+    await a.reopen(sealedFolder(folder, [key]));
+    for (let turn = 0; turn < 3; turn++) await a.turn();
+    expect([...folder.files.keys()].filter((path) => !/seal/.test(path))).toEqual([]);
+    const b = await shareDevice('phone', sealedFolder(folder, [key]));
+    await b.turn();
+    expect(b.shown()!.name).toBe('Green tourer');
+  });
+
+  test('two passphrases: each sees its own and is told of the other; who has both has all', async () => {
+    const folder = harmedFolder();
+    const [one, two] = [await newSeal('one', ITERATIONS), await newSeal('two', ITERATIONS)];
+    for (const [key, name, id] of [
+      [one, 'laptop', 'b1'],
+      [two, 'phone', 'b2'],
+    ] as const) {
+      await putSeal(folder, key.seal);
+      const device = await shareDevice(name, sealedFolder(folder, [key]));
+      await device.workshop.addBicycle(newBicycle(id, AT, id));
+      await device.turn();
+    }
+    expect(await sealingOf(folder, [one])).toMatchObject({ is: 'sealed', hasOthers: true });
+    expect(await sealingOf(folder, [])).toEqual({ is: 'shut', wasTried: false });
+    expect(await sealingOf(folder, [await newSeal('three', ITERATIONS)])).toEqual({ is: 'shut', wasTried: true });
+    const own = await shareDevice('bench', sealedFolder(folder, [one]));
+    await own.turn();
+    expect([own.shown('b1')?.name, own.shown('b2')?.name]).toEqual(['b1', undefined]);
+    const both = await sealingOf(folder, [two, one]);
+    if (both.is !== 'sealed') throw new Error('not sealed');
+    const all = await shareDevice('hall', sealedFolder(folder, both.keys));
+    await all.turn();
+    expect([all.shown('b1')?.name, all.shown('b2')?.name]).toEqual(['b1', 'b2']);
+  });
+
+  test('a seal that is nonsense, or would take a year to try, is passed over; one that was lost is put there again', async () => {
+    const folder = memoryFolder(new Map());
+    const key = await newSeal('one', ITERATIONS);
+    const bytes = new TextEncoder();
+    await folder.write('seals', 'seal-x.json', bytes.encode('{"format":"ergasto seal"'));
+    await folder.write('seals', 'seal-y.json', bytes.encode(JSON.stringify({ ...key.seal, iterations: 9e15 })));
+    expect(await sealsIn(folder)).toEqual([]);
+    await sealingOf(folder, [key]);
+    expect(await sealsIn(folder)).toEqual([key.seal]);
+  });
+});
+
+describe('the folder by hand', () => {
+  test('a zip goes from one to the other and back, with photographs; both have all, and the folder proper is not touched', async () => {
+    const folder = harmedFolder();
+    const [a, b] = [await shareDevice('laptop', folder), await shareDevice('phone', harmedFolder())];
+    await a.workshop.addBicycle(newBicycle('b', AT, 'Green tourer'));
+    await a.database.writePhoto('p1', picture('p1'));
+    const byHand = async (device: typeof a, zip: Blob | null) => {
+      const files = zip ? await filesIn(zip) : new Map<string, Uint8Array<ArrayBuffer>>();
+      await device.share().byHand(memoryFolder(files), [...device.database.records.keys()]);
+      return zipOf(files);
+    };
+    const there = await byHand(a, null);
+    expect(folder.files.size).toBe(0);
+    const back = await byHand(b, there);
+    expect(b.shown()!.name).toBe('Green tourer');
+    expect(b.database.photos.size).toBe(1);
+    await b.do({ type: 'renameBicycle', name: 'The tourer' });
+    await byHand(a, await byHand(b, back));
+    expect(a.shown()).toMatchObject({ name: 'The tourer', conflicts: [] });
+    // What was entered still goes out into the folder.
+    await a.turn();
+    expect(folder.files.size).toBeGreaterThan(0);
+  });
+});
+
+describe('who is where, and what others changed', () => {
+  const ada = { name: 'Ada', device: 'bench laptop', bicycle: 'b', stage: 'strip' };
+  test('somebody who stays at a bicycle is told of; what they change is told in words to whoever has not looked', async () => {
+    const folder = harmedFolder();
+    const [a, b] = [await shareDevice('laptop', folder), await shareDevice('phone', folder)];
+    await a.workshop.addBicycle(newBicycle('b', AT, 'Green tourer'));
+    await a.turn(ada);
+    await b.turn();
+    // The first change of hers takes along where she is; to stay is enough without one.
+    expect(b.share().hands()).toMatchObject([{ ...ada, id: 'laptop' }]);
+    expect(b.share().news.all()).toEqual({});
+    await a.do({ type: 'setBrief', brief: 'donor' });
+    await a.turn(ada);
+    await b.turn();
+    const { by, changes, words } = b.share().news.all().b!;
+    expect([by, changes]).toEqual([['Ada'], 1]);
+    expect(words).toHaveLength(1);
+    expect(a.share().news.all()).toEqual({});
+    // It is there after a reload, and gone once somebody looked.
+    await b.reopen();
+    expect(b.share().news.all()).toHaveProperty('b');
+    await b.share().news.seen('b');
+    await b.reopen();
+    expect(b.share().news.all()).toEqual({});
+  });
+  test('who only walks past is not told of', async () => {
+    const folder = harmedFolder();
+    const a = await shareDevice('laptop', folder);
+    for (const bicycle of ['x', 'y', 'z']) await a.turn({ ...ada, bicycle });
+    expect(folder.files.size).toBe(0);
+    await a.turn({ ...ada, bicycle: 'z' });
+    expect(folder.files.size).toBe(1);
+  });
+});
