@@ -12,6 +12,7 @@ import { measurePage } from './page';
 import { measureProperties } from './properties';
 import { measureRecords } from './records';
 import { measureResilience } from './resilience';
+import { measureShare, measureShareInPage } from './share';
 import { measureSpeed } from './speed';
 import { measureWheels } from './wheels';
 
@@ -34,8 +35,9 @@ const WITHOUT_BROWSER = {
   plan: measurePlan,
   diagnosis: measureDiagnosis,
   properties: measureProperties,
+  share: measureShare,
 };
-const IN_BROWSER = ['page', 'speed', 'records', 'resilience'] as const;
+const IN_BROWSER = ['page', 'speed', 'records', 'resilience', 'folder'] as const;
 
 const at = process.argv.indexOf('--only');
 const only = at < 0 ? null : process.argv[at + 1];
@@ -43,7 +45,7 @@ const known = [...Object.keys(WITHOUT_BROWSER), ...IN_BROWSER];
 if (only !== null && !known.includes(only ?? '')) throw new Error(`--only takes one of ${known.join(', ')}`);
 const withoutBrowser = !process.argv.includes('--page');
 for (const [part, measure] of Object.entries(WITHOUT_BROWSER))
-  if (only === null ? withoutBrowser : only === part) measure();
+  if (only === null ? withoutBrowser : only === part) await measure();
 
 if (only === null || IN_BROWSER.some((part) => part === only)) {
   await (build as () => Promise<void>)();
@@ -61,6 +63,7 @@ if (only === null || IN_BROWSER.some((part) => part === only)) {
     if (only === null || only === 'page') await measurePage(browser, address);
     if (only === null || only === 'speed') await measureSpeed(browser, address);
     if (only === null || only === 'records') await measureRecords(browser, address, line);
+    if (only === null || only === 'folder') await measureShareInPage(browser);
     if (only === null || only === 'resilience') await measureResilience(browser, address, memoryMb, line);
   } finally {
     await browser.close();

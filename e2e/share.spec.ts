@@ -57,6 +57,16 @@ const names = (page: Page) =>
   });
 const files = async (page: Page) => (await names(page)).length;
 
+/** Opens bench mode at a place and does one step by Space. */
+async function oneStep(page: Page, id: string, place: string): Promise<void> {
+  await page.goto(`/bench?id=${id}&task=strip&place=${place}`);
+  const title = page.getByRole('heading', { level: 2 }).first();
+  await expect(title).toBeVisible({ timeout: 30_000 });
+  const was = (await title.textContent())!;
+  await page.keyboard.press('Space');
+  await expect(title).not.toHaveText(was);
+}
+
 async function addBicycle(page: Page, name: string): Promise<string> {
   await page.goto('/?workshop=own');
   await page.getByRole('button', { name: 'Add a bicycle' }).first().click();
@@ -88,9 +98,8 @@ test('three devices on one folder: a bicycle is added on one and seen on the oth
     [a, 'hub.front'],
     [b, 'hub.rear'],
   ] as const) {
-    await page.goto(`/bench?id=${id}&place=${place}`);
     const before = await files(page);
-    await page.keyboard.press('Space');
+    await oneStep(page, id, place);
     await expect.poll(() => files(page), { timeout: 20_000 }).not.toBe(before);
   }
   await carry(a, b);

@@ -103,8 +103,8 @@ function mortal(database: Database, writesToLive: number): Database {
   ) as unknown as Database;
 }
 
-/** Several tabs of one browser: one database, one storage, one lock manager, one channel. */
-export function memoryBrowser() {
+/** Several tabs of one browser: one database, one storage, one lock manager, one channel; what it makes ids of. */
+export function memoryBrowser(called = 'id') {
   const database = memoryDatabase();
   const storage = memoryStorage();
   const listeners: { tab: number; heard(message: StoreMessage): void }[] = [];
@@ -146,7 +146,7 @@ export function memoryBrowser() {
       },
       locked,
       now: () => new Date((clock += 1)).toISOString(),
-      newId: () => `id${String(ids++).padStart(5, '0')}`,
+      newId: () => `${called}${String(ids++).padStart(5, '0')}`,
     };
   };
   const tab = (number: number, writesToLive = Infinity, patienceMs?: number) =>

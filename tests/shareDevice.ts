@@ -28,7 +28,7 @@ export function harmedFolder() {
 
 /** A device of a shop: a browser with a page open on it, and its part in a folder. */
 export async function shareDevice(name: string, folder: ShareFolder) {
-  const browser = memoryBrowser();
+  const browser = memoryBrowser(name);
   const workshop = browser.tab(1);
   await workshop.load();
   let share = await joinShare(browser.around(2), folder, name, sha256);

@@ -5,8 +5,8 @@ import * as z from 'zod/mini';
  * conflict are derived from it, so that they agree on what "the same thing" is.
  */
 export type Leaf =
-  /** Changes as one. */
-  | { kind: 'value'; words?: string; latest?: string }
+  /** Changes as one. `staysHere`: among several hands it is each device's own, as the clock that runs before somebody. */
+  | { kind: 'value'; words?: string; latest?: string; staysHere?: true }
   /** Each of its fields is a leaf, or has leaves. `by` names what tells the rows of a list apart, `fresh` makes an empty row. */
   | ({ kind: 'fields'; by?: string; fresh?: (name: string) => object; latest?: string } & Partial<Bound>)
   /** Each row is a leaf, by its id. */

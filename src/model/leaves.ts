@@ -39,6 +39,19 @@ export function laterStands(leaf: LeafKey): string | undefined {
   return found && found.kind !== 'shape' && found.leaf.kind !== 'kept' ? found.leaf.latest : undefined;
 }
 
+/** Whether a leaf is each device's own among several hands. */
+export function staysHere(leaf: LeafKey): boolean {
+  const node = findLeaf(tree, leaf)?.node;
+  return node?.kind === 'value' && node.leaf?.kind === 'value' && node.leaf.staysHere === true;
+}
+
+/** A bicycle with what is a device's own as it stands on this one. */
+export function withOwnOf(bicycle: Bicycle, here: Bicycle): Bicycle {
+  const own = [...leavesOf(here)].filter(([leaf]) => staysHere(leaf));
+  const stamps = Object.fromEntries(own.flatMap(([leaf]) => (here.stamps[leaf] ? [[leaf, here.stamps[leaf]]] : [])));
+  return { ...withLeaves(bicycle, own), stamps: { ...bicycle.stamps, ...stamps } };
+}
+
 /**
  * The changes that are somebody's: a tray appears with its first entry, and only the entry is what somebody did. A leaf that
  * was not there is told as an empty tray has it.

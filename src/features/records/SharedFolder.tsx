@@ -18,8 +18,9 @@ import { KeptText } from '@/ui/KeptText';
 import { saveFile } from '@/ui/saveFile';
 import { Section } from '@/ui/Section';
 import { partWords } from '../workshop/shareWords';
+import { AtTheBench } from '../prove/AtTheBench';
 import { SHARE_CHANGED, useShare } from '../workshop/sharePart';
-import { useWorkshop, useWorkshopName } from '../workshop/WorkshopProvider';
+import { useSettings, useWorkshop, useWorkshopName } from '../workshop/WorkshopProvider';
 import { Differing } from './Differing';
 import { SealFolder } from './SealFolder';
 
@@ -109,6 +110,7 @@ function ByHand() {
 export function SharedFolder() {
   const name = useWorkshopName();
   const share = useShare();
+  const { people } = useSettings();
   const [given, setGiven] = useState<string | null>(null);
   useEffect(() => void givenFolderName().then(setGiven), []);
   const part = share?.part ?? { is: 'begins' };
@@ -164,6 +166,7 @@ export function SharedFolder() {
       {isChosen && (
         <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap', mt: 2, alignItems: 'start' }}>
           <DeviceName />
+          {people.length > 1 && <AtTheBench />}
           <SealFolder />
         </Box>
       )}

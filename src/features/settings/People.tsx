@@ -44,7 +44,9 @@ function OneMore({ names, onAdd }: { names: readonly string[]; onAdd(name: strin
 export function People() {
   const { people } = useSettings();
   const workshop = useWorkshop();
-  const keep = (next: typeof people) => void workshop.changeSettings({ people: next });
+  // Over what is kept: another hand may have put somebody down meanwhile.
+  const keep = (next: (kept: typeof people) => typeof people) =>
+    void workshop.changeSettings((kept) => ({ people: next(kept.people) }));
   return (
     <Section id="people" title={SETTING_SECTIONS.people.title} aside={people.length > 1 ? <AtTheBench /> : undefined}>
       <Typography sx={{ maxWidth: '62ch', mb: 2 }}>
@@ -58,18 +60,23 @@ export function People() {
             width={280}
             refuse={(name) => (name.trim() === '' ? 'a name, or take the line out' : null)}
             onKeep={(name) =>
-              keep(people.map((each) => (each.id === person.id ? { ...each, name: name.trim().slice(0, 80) } : each)))
+              keep((kept) =>
+                kept.map((each) => (each.id === person.id ? { ...each, name: name.trim().slice(0, 80) } : each)),
+              )
             }
           />
           {people.length > 1 && (
-            <Button color="inherit" onClick={() => keep(people.filter((each) => each.id !== person.id))}>
+            <Button color="inherit" onClick={() => keep((kept) => kept.filter((each) => each.id !== person.id))}>
               Take out {person.name}
             </Button>
           )}
         </Box>
       ))}
       {people.length < MOST && (
-        <OneMore names={people.map(({ name }) => name)} onAdd={(name) => keep([...people, { id: newId(), name }])} />
+        <OneMore
+          names={people.map(({ name }) => name)}
+          onAdd={(name) => keep((kept) => [...kept, { id: newId(), name }])}
+        />
       )}
     </Section>
   );

@@ -12,7 +12,7 @@ import { SHARE_CHANGED, tellShare, useShare } from '../workshop/sharePart';
 import { useHand } from '../workshop/useHand';
 import { useNow } from '../workshop/useNow';
 import { useWorkshop, useWorkshopName, useWorkshopState } from '../workshop/WorkshopProvider';
-import { besideBicycles, handsAbout, handWords, isTrouble, newsWords, partWords } from '../workshop/shareWords';
+import { besideBicycles, handsAbout, handsWords, isTrouble, newsWords, partWords } from '../workshop/shareWords';
 
 const LOOKED_MS = 3000;
 
@@ -112,11 +112,7 @@ function ShareLine({ bicycle }: { bicycle: string | null }) {
           {questions.length === 1 ? 'One thing differs: choose' : `${questions.length} things differ: choose`}
         </Box>
       )}
-      {here.map((each) => (
-        <Box key={each.id} sx={{ color: 'text.primary', fontWeight: 620 }}>
-          {handWords(each, nowMs)}
-        </Box>
-      ))}
+      {here.length > 0 && <Box sx={{ color: 'text.primary', fontWeight: 620 }}>{handsWords(here, nowMs)}</Box>}
       {others.length > 0 && (
         <Box sx={{ display: { xs: bicycle === null ? 'block' : 'none', md: 'block' } }}>
           {others

@@ -57,8 +57,9 @@ export function handsAbout(hands: readonly Hand[], nowMs: number): Hand[] {
   return hands.filter(({ at }) => nowMs - Date.parse(at) < GONE_MS);
 }
 
-export const handWords = ({ name, device, at }: Hand, nowMs: number): string =>
-  `On the bench with ${name} (${device}), ${agoWords(at, nowMs)}`;
+/** Who else is at a bicycle. Example: "On the bench with Ada (bench laptop), 12 min ago". */
+export const handsWords = (hands: readonly Hand[], nowMs: number): string =>
+  `On the bench with ${hands.map(({ name, device, at }) => `${name} (${device}), ${agoWords(at, nowMs)}`).join('; ')}`;
 
 /** What others changed, in a line. Example: "Ada changed: front hub, after; the brief". */
 export function newsWords({ by, words, changes }: News): string {
@@ -70,8 +71,14 @@ export function newsWords({ by, words, changes }: News): string {
 /** What stands beside each bicycle on the floor. */
 export function besideBicycles({ hands, news }: ShareNow, nowMs: number): Record<string, string[]> {
   const beside: Record<string, string[]> = {};
-  for (const hand of handsAbout(hands, nowMs))
-    if (hand.bicycle) (beside[hand.bicycle] ??= []).push(handWords(hand, nowMs));
+  const about = handsAbout(hands, nowMs);
+  for (const bicycle of new Set(about.flatMap(({ bicycle: at }) => at ?? [])))
+    beside[bicycle] = [
+      handsWords(
+        about.filter((hand) => hand.bicycle === bicycle),
+        nowMs,
+      ),
+    ];
   for (const [bicycle, { by, changes }] of Object.entries(news))
     (beside[bicycle] ??= []).push(
       `${by.join(' and ')} changed ${changes === 1 ? 'one thing' : `${changes} things`} since you looked`,

@@ -1,5 +1,5 @@
 import { newBicycle } from '../fresh';
-import { changedLeaves, inOrder, laterStands, withLeaves, withoutEmptyRows } from '../leaves';
+import { changedLeaves, inOrder, laterStands, staysHere, withLeaves, withoutEmptyRows } from '../leaves';
 import type { Bicycle, Conflict } from '../record';
 import { momentOf } from '../stamps';
 import { own } from '@/core/own';
@@ -13,12 +13,14 @@ export function enteredBy(before: Bicycle | null, after: Bicycle): Entered[] {
   const record = recordOf(after.id);
   const ground = before ?? newBicycle(after.id, after.createdAt, '');
   const born = `${after.createdAt} born`;
-  const changes = withoutEmptyRows(changedLeaves(ground, after)).map(({ leaf, after: value }): Entered => ({
-    record,
-    leaf,
-    value: value ?? null,
-    stamp: own(after.stamps, leaf) ?? born,
-  }));
+  const changes = withoutEmptyRows(changedLeaves(ground, after))
+    .filter(({ leaf }) => !staysHere(leaf))
+    .map(({ leaf, after: value }): Entered => ({
+      record,
+      leaf,
+      value: value ?? null,
+      stamp: own(after.stamps, leaf) ?? born,
+    }));
   return before ? changes : [{ record, leaf: BORN, value: after.createdAt, stamp: born }, ...changes];
 }
 

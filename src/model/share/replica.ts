@@ -27,7 +27,8 @@ export class Replica {
   private readonly records = new Map<string, Map<string, Register>>();
   private readonly held = new Held();
 
-  constructor(readonly writer: string) {}
+  /** `writer` may change where a device begins another life: what it committed before stays under the earlier one. */
+  constructor(public writer: string) {}
 
   private register(record: string, leaf: string): Register {
     const leaves = this.records.get(record) ?? new Map<string, Register>();

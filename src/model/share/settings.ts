@@ -31,6 +31,9 @@ const placedIn = (value: unknown): Placed | null => (value === null ? null : (va
 /** Whether somebody is asked where two changed it without knowing of each other. */
 export const isAskedOfSettings = (leaf: string): boolean => !LATER_STANDS.includes(headOf(leaf));
 
+/** The leaf under which the settings keep the moment of one that the folder knows. Example: `people/ada` → `people`. */
+export const stampLeafOf = (leaf: string): string => (isList(headOf(leaf)) ? headOf(leaf) : leaf);
+
 /** Every setting by the leaf that the folder knows it by; rows of the lists each by their own. */
 function sharedLeaves(settings: WorkshopSettings): Map<string, unknown> {
   return new Map(
@@ -64,9 +67,11 @@ export function enteredInSettings(
   let added = 0;
   return [...new Set([...was.keys(), ...is.keys()])].flatMap((leaf): Entered[] => {
     const value = is.get(leaf);
-    if (same(was.get(leaf), value)) return [];
     const head = headOf(leaf);
-    const stamp = own(after.stamps, isList(head) ? head : leaf) ?? LAST;
+    const stamp = own(after.stamps, stampLeafOf(leaf)) ?? LAST;
+    // Whoever chose what is usual has chosen it.
+    const isChosen = stamp !== LAST && !isList(head) && replica.standing(SETTINGS, leaf).length === 0;
+    if (same(was.get(leaf), value) && !isChosen) return [];
     if (!isList(head) || value === undefined) return [{ record: SETTINGS, leaf, value: value ?? null, stamp }];
     const isNew = !was.has(leaf);
     return [
@@ -99,7 +104,7 @@ export function settingsOf(replica: Replica): WorkshopSettings | null {
   const told = new Map(leaves.map(({ leaf, value }) => [leaf, value]));
   const stamps: Record<string, string> = {};
   for (const { leaf, stamp } of leaves) {
-    const head = isList(headOf(leaf)) ? headOf(leaf) : leaf;
+    const head = stampLeafOf(leaf);
     if (stamp !== LAST && stamp > (own(stamps, head) ?? '')) stamps[head] = stamp;
   }
   return produce(USUAL_SETTINGS, (draft) => {

@@ -60,9 +60,17 @@ export const clock = z.strictObject({
 /** Hours, and what is put down beside the work. */
 export const part = {
   minutes: rows(z.array(minutesEntry), { most: 10_000, words: 'times logged', where: 'Hand over', order: 'at' }),
-  clock: value(z.nullable(clock), { words: 'the clock', latest: 'one clock runs, and it was started last' }),
+  clock: value(z.nullable(clock), {
+    words: 'the clock',
+    latest: 'one clock runs, and it was started last',
+    staysHere: true,
+  }),
   /** Where the bench stood last, so that it opens there again. */
-  bench: value(z.nullable(benchPosition), { words: 'the bench', latest: 'the bench opens where it stood last' }),
+  bench: value(z.nullable(benchPosition), {
+    words: 'the bench',
+    latest: 'the bench opens where it stood last',
+    staysHere: true,
+  }),
   photos: rows(z.array(photo), { most: 3000, words: 'photographs', where: 'Strip', order: 'at' }),
   notes: append(z.array(note), { most: 5000, words: 'notes', where: 'its notes', order: 'at' }),
   deliveries: rows(z.array(delivery), { most: 1000, words: 'deliveries', where: 'the floor' }),

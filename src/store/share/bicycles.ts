@@ -1,11 +1,12 @@
-import { leafValue } from '@/model/leaves';
+import { leafValue, staysHere, withOwnOf } from '@/model/leaves';
 import { bicycleRecord, type Bicycle } from '@/model/record';
 import { bicycleOf, enteredBy, recordOf } from '@/model/share/bicycles';
+import { same } from '@/model/same';
 import type { Entered, Replica } from '@/model/share/replica';
 import { summaryOf } from '@/model/summaryOf';
 import type { createRecords, ReadRecord } from '../records';
 import { lockOf, type Surroundings } from '../surroundings';
-import type { Carried } from './carried';
+import { isStampedOtherwise, type Carried } from './carried';
 
 const PREFIX = 'bicycle/';
 export const bicycleIn = (record: string): string | null =>
@@ -23,6 +24,7 @@ export function carriedBicycle(
 ): Carried<Bicycle> {
   const record = recordOf(id);
   let stands: ReadRecord | null = null;
+  let isToLay = false;
 
   /** A question that somebody answered by leaving it so is answered for all. */
   function answered(before: Bicycle | null, bicycle: Bicycle, changes: readonly Entered[]): Entered[] {
@@ -48,16 +50,29 @@ export function carriedBicycle(
     },
     entered(before, bicycle) {
       const changes = enteredBy(before, bicycle);
-      return [...changes, ...answered(before, bicycle, changes)];
+      const answers = answered(before, bicycle, changes);
+      // Whoever changes what was asked about has answered too.
+      const asked = new Set((before?.conflicts ?? []).map(({ leaf }) => leaf));
+      isToLay =
+        answers.length > 0 ||
+        changes.some(({ leaf }) => asked.has(leaf)) ||
+        (before !== null && isStampedOtherwise(before.stamps, bicycle.stamps, changes, staysHere));
+      return [...changes, ...answers];
     },
+    wantsLaying: () => isToLay,
     view: () => bicycleOf(replica, id),
     fits: (view) => bicycleRecord.safeParse(view).success,
     async lay(view, here, before) {
       const told = new Set((before?.conflicts ?? []).map((each) => each.id));
       const asked = new Set(view.conflicts.map((each) => each.id));
-      const local = here?.conflicts.filter((each) => !told.has(each.id) && !asked.has(each.id)) ?? [];
+      // What a file brought in and nobody has answered since stays asked here.
+      const local =
+        here?.conflicts.filter(
+          ({ id: conflict, leaf, kept }) =>
+            !told.has(conflict) && !asked.has(conflict) && same(leafValue(view, leaf) ?? null, kept ?? null),
+        ) ?? [];
       const next: Bicycle = {
-        ...view,
+        ...(here ? withOwnOf(view, here) : view),
         revision: (here?.revision ?? 0) + 1,
         recent: here?.recent ?? [],
         sharedAt: here?.sharedAt ?? null,

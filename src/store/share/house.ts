@@ -1,18 +1,19 @@
 import { openSettings } from '@/model/migrate/migrate';
 import { same } from '@/model/same';
 import { workshopSettings, type WorkshopSettings } from '@/model/settings/settings';
-import { enteredInSettings, SETTINGS, settingsOf } from '@/model/share/settings';
+import { enteredInSettings, SETTINGS, settingsOf, stampLeafOf } from '@/model/share/settings';
 import { enteredInStock, STOCK, stockOf } from '@/model/share/stock';
 import type { Replica } from '@/model/share/replica';
 import type { StockItem } from '@/model/stock/item';
 import { readStock } from '../stockRows';
 import type { Surroundings } from '../surroundings';
-import type { Carried } from './carried';
+import { isStampedOtherwise, type Carried } from './carried';
 
 type Around = Pick<Surroundings, 'database' | 'channel'>;
 
 /** The settings of the workshop among several hands. */
 export function carriedSettings({ database, channel }: Around, replica: Replica): Carried<WorkshopSettings> {
+  let isToLay = false;
   return {
     record: SETTINGS,
     lock: 'settings',
@@ -20,7 +21,13 @@ export function carriedSettings({ database, channel }: Around, replica: Replica)
       const stored = await database.readSetting('workshop');
       return stored === null ? null : (openSettings(stored) ?? 'closed');
     },
-    entered: (before, now) => enteredInSettings(before, now, replica),
+    entered(before, now) {
+      const entered = enteredInSettings(before, now, replica);
+      const heads = entered.map((each) => ({ ...each, leaf: stampLeafOf(each.leaf) }));
+      isToLay = before !== null && isStampedOtherwise(before.stamps, now.stamps, heads);
+      return entered;
+    },
+    wantsLaying: () => isToLay,
     view: () => settingsOf(replica),
     fits: (view) => workshopSettings.safeParse(view).success,
     async lay(view, here) {
@@ -40,6 +47,7 @@ export function carriedStock({ database, channel }: Around, replica: Replica): C
       return new Map(Object.entries(await readStock(database)));
     },
     entered: (before, now) => enteredInStock(before, now, replica),
+    wantsLaying: () => false,
     view: () => stockOf(replica),
     fits: () => true,
     async lay(view, here) {

@@ -12,6 +12,7 @@ import type { Carried } from './carried';
 import type { ShareFolder, SumOf } from './folder';
 import { carriedSettings, carriedStock } from './house';
 import { createKnown } from './known';
+import { createLife } from './life';
 import { createMeeting, type Meeting } from './meeting';
 import { createNews } from './news';
 import { createPhotographs } from './photographs';
@@ -52,16 +53,13 @@ export async function joinShare(outside: Around, folder: ShareFolder, device: st
     channel: { ...outside.channel, post: (message) => void (muted > 0 ? (muted += 1) : outside.channel.post(message)) },
   };
   const records = createRecords(database);
-  const life = around
-    .newId()
-    .replaceAll(/[^\w-]/g, '')
-    .slice(0, 12);
-  const replica = new Replica(`${device}.${life}`);
+  const life = await createLife(outside, device);
+  const replica = new Replica(life.writer());
   const known = createKnown(database, replica);
   await known.read();
   const news = await createNews(database, replica, device, around.now);
   const photographs = createPhotographs(database, replica, sumOf, around.now);
-  const meeting = createMeeting(folder, device, replica, sumOf);
+  const meeting = createMeeting(folder, device, replica, sumOf, life.nextSnapshot);
 
   const grounds = new Map<string, Ground>();
   let out: Batch[] = [];
@@ -125,6 +123,7 @@ export async function joinShare(outside: Around, folder: ShareFolder, device: st
   function tell(carried: Carried<unknown>, now: unknown): void {
     const { view, standing } = grounds.get(carried.record) ?? NOTHING;
     const changes = carried.entered(view, now).map((each) => ({ ...each, over: standing.get(each.leaf) ?? [] }));
+    if (carried.wantsLaying()) toLay.add(carried.record);
     if (changes.length === 0) return;
     // What is known is more than a record can hold here: what differs is not what somebody entered.
     if (view && !carried.fits(view)) return void closed.add(carried.record);
@@ -167,8 +166,11 @@ export async function joinShare(outside: Around, folder: ShareFolder, device: st
     });
   }
 
-  async function take(files: readonly ShareFile[]): Promise<void> {
-    for (const file of files)
+  /** What was read and not taken in yet; a browser that is full in between loses none of it. */
+  const arrivals: ShareFile[] = [];
+
+  async function take(): Promise<void> {
+    for (const file of arrivals.splice(0))
       if (replica.take(file))
         for (const { record } of file.kind === 'batch' ? file.changes : file.leaves) {
           known.changed.add(record);
@@ -217,16 +219,15 @@ export async function joinShare(outside: Around, folder: ShareFolder, device: st
     /** One turn: what was entered here goes out, what others wrote comes in. `bicycles` are those that changed here since the last turn; `here` who is at this device. */
     async turn(bicycles: readonly string[], here: Whereabouts | null = null): Promise<ShareState> {
       const stays = presence.is(here);
+      const arrived = await meeting.arrived().catch(() => null);
+      arrivals.push(...(arrived?.files ?? []));
+      await life.settle(replica, arrived && arrivals);
+      // What was entered here is told before what others wrote is known, over what stood here then.
       await tellAll(bicycles);
       if (stays) commit([]);
       if (toLay.size === 0) await known.keep();
-      let arrived: Awaited<ReturnType<Meeting['arrived']>>;
-      try {
-        arrived = await meeting.arrived();
-      } catch {
-        return { is: 'not there', changes: toGo() };
-      }
-      await take(arrived.files);
+      if (!arrived) return { is: 'not there', changes: toGo() };
+      await take();
       if (arrived.isEmptied) photographs.lookAgain();
       try {
         await sendOut(meeting);
@@ -240,10 +241,12 @@ export async function joinShare(outside: Around, folder: ShareFolder, device: st
     },
     /** By hand: what lies in another folder comes in, and all that is known goes into it, whole. */
     async byHand(other: ShareFolder, bicycles: readonly string[]): Promise<void> {
+      await life.settle(replica, null);
       await tellAll(bicycles);
       if (toLay.size === 0) await known.keep();
-      const to = createMeeting(other, device, replica, sumOf);
-      await take((await to.arrived()).files);
+      const to = createMeeting(other, device, replica, sumOf, life.nextSnapshot);
+      arrivals.push(...(await to.arrived()).files);
+      await take();
       await to.putTogether();
       await photographs.carry(other, true);
     },
@@ -265,7 +268,7 @@ export async function joinShare(outside: Around, folder: ShareFolder, device: st
       if (question.is === 'short') commit(noneLeft(replica, question.item, stamp));
       else commit([{ record: question.record, leaf: question.leaf, value, stamp }]);
       toLay.add(question.is === 'short' ? STOCK : question.record);
-      await take([]);
+      await take();
     },
     size: meeting.size,
   };

@@ -8,11 +8,14 @@ import { bytesOf, liesOpen, textOf, type ShareFolder, type SumOf } from './folde
 /** Batches that no snapshot stands for: from so many on, or so many bytes, whoever wrote most of them puts all together. */
 const MOST_LOOSE = 600;
 const MOST_LOOSE_BYTES = 400_000;
-/** A file that is not whole is looked at again at every turn at first, later now and then. */
+/** A file that is not whole, or none of ours, is looked at again at every turn at first, later now and then: half of one may look like anything. */
 const TRIES = 5;
+const MANY_TRIES = 20;
 const SELDOM = 8;
 /** What another wrote and is no longer there may be on its way as part of something larger: so many turns it is waited for. */
 const PATIENCE = 12;
+/** Own files are read again every so many turns: one that somebody emptied away may have come back by halves under its old name. */
+const VERIFY_EVERY = 75;
 
 interface Lying {
   writer: string;
@@ -32,11 +35,16 @@ function includes(whole: Holds, part: Holds): boolean {
 }
 
 /** One folder as this device sees it: what lies in it, what has arrived, and what goes in and out. */
-export function createMeeting(folder: ShareFolder, device: string, replica: Replica, sumOf: SumOf) {
+export function createMeeting(
+  folder: ShareFolder,
+  device: string,
+  replica: Replica,
+  sumOf: SumOf,
+  nextSnapshot: () => Promise<number>,
+) {
   const files = new Map<string, Lying>();
   const tries = new Map<string, number>();
   let turns = 0;
-  let snapshots = 0;
   let isNewerThere = false;
   let lacking = 0;
 
@@ -55,14 +63,13 @@ export function createMeeting(folder: ShareFolder, device: string, replica: Repl
       return said.file;
     }
     if (said.waits === 'newer') isNewerThere = true;
-    // What is none of ours stays what it is; what is not whole yet is looked at again.
-    tries.set(name, said.waits === 'not whole' ? (tries.get(name) ?? 0) + 1 : Infinity);
+    tries.set(name, (tries.get(name) ?? 0) + 1);
     return null;
   }
 
   function waits(name: string): boolean {
     const tried = tries.get(name) ?? 0;
-    return tried === Infinity || (tried > TRIES && turns % SELDOM !== 0);
+    return tried > TRIES && turns % (tried > MANY_TRIES ? VERIFY_EVERY : SELDOM) !== 0;
   }
 
   async function write(file: ShareFile): Promise<void> {
@@ -105,7 +112,7 @@ export function createMeeting(folder: ShareFolder, device: string, replica: Repl
   }
 
   async function putTogether(): Promise<void> {
-    await write(replica.snapshot(++snapshots));
+    await write(replica.snapshot(await nextSnapshot()));
     for (const [name, file] of files) if (isOwn(file) && liesOpen(folder, name)) await remove(name);
     await sweep();
   }
@@ -119,6 +126,7 @@ export function createMeeting(folder: ShareFolder, device: string, replica: Repl
       const names = new Set(await folder.names('changes'));
       const gone = [...files.keys()].filter((name) => !names.has(name));
       for (const name of gone) files.delete(name);
+      if (turns % VERIFY_EVERY === 0) for (const [name, file] of files) if (isOwn(file)) files.delete(name);
       const found: ShareFile[] = [];
       for (const name of names) {
         if (files.has(name) || waits(name)) continue;

@@ -1,4 +1,4 @@
-import { changedLeaves } from '@/model/leaves';
+import { changedLeaves, staysHere } from '@/model/leaves';
 import { leafWords } from '@/model/leafWords';
 import type { Bicycle } from '@/model/record';
 import { recordOf } from '@/model/share/bicycles';
@@ -43,6 +43,7 @@ export async function createNews(
     heard(before: Bicycle | null, after: Bicycle): void {
       if (!before) return;
       const changed = changedLeaves(before, after).flatMap(({ leaf }) => {
+        if (staysHere(leaf)) return [];
         const writer = replica.writerOf(recordOf(after.id), leaf);
         const by = writer && nameOf(writer);
         return by ? [{ by, words: leafWords(leaf) }] : [];

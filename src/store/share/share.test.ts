@@ -24,6 +24,40 @@ describe('several devices on one folder', () => {
     expect([a.leaves(), b.leaves()]).toEqual([c.leaves(), c.leaves()]);
   });
 
+  test('two are at one bicycle at once: each clock runs for itself, and the hours of both count', async () => {
+    const folder = harmedFolder();
+    const [a, b] = [await device('laptop', folder), await device('phone', folder)];
+    await a.workshop.addBicycle(newBicycle('b', AT, 'Green tourer'));
+    for (const each of [a, b]) await each.turn();
+    const start = (clock: string, place: string): Command => ({
+      type: 'startClock',
+      clock,
+      at: AT,
+      stage: 'strip',
+      place,
+    });
+    await a.do(start('c1', 'hub.front'));
+    await b.do(start('c2', 'hub.rear'));
+    for (const each of [a, b, a, b]) await each.turn();
+    expect([a.shown()!.clock!.id, b.shown()!.clock!.id]).toEqual(['c1', 'c2']);
+    const stop = (entry: string): Command => ({
+      type: 'stopClock',
+      entry: { id: entry, stage: 'strip', minutes: 20, at: AT, place: null },
+    });
+    await a.do(stop('m1'));
+    await b.do(stop('m2'));
+    for (const each of [a, b, a]) await each.turn();
+    for (const each of [a, b]) {
+      expect(
+        each
+          .shown()!
+          .minutes.map(({ id }) => id)
+          .toSorted(),
+      ).toEqual(['m1', 'm2']);
+      expect(each.shown()).toMatchObject({ clock: null, conflicts: [] });
+    }
+  });
+
   test('both change one thing apart: asked of whoever is there, answered once, and the answer goes to all, also when it stays as it is', async () => {
     const folder = harmedFolder();
     const [a, b] = [await device('laptop', folder), await device('phone', folder)];
@@ -101,6 +135,51 @@ describe('several devices on one folder', () => {
     b.database.full = false;
     expect(await b.turn()).toEqual({ is: 'same', newer: false });
     expect(b.shown()!.name).toBe('The tourer');
+  });
+
+  test('a page that opens soon after the last goes on under its name; one that was put back from an old copy does not', async () => {
+    const folder = harmedFolder();
+    const [a, b] = [await device('laptop', folder), await device('phone', folder)];
+    const writers = () =>
+      new Set([...folder.files.keys()].flatMap((name) => (/^laptop/.test(name) ? [name.split('.')[1]] : [])));
+    await a.workshop.addBicycle(newBicycle('b', AT, 'Green tourer'));
+    await a.turn();
+    await a.reopen();
+    await a.do(rename('One'));
+    await a.turn();
+    expect(writers().size).toBe(1);
+    const old = [new Map(a.database.settings), new Map(a.database.records)] as const;
+    await a.do(rename('Two'));
+    await a.turn();
+    await b.turn();
+    // The disk is put back as it was an hour ago, with what the browser knew; the folder has moved on.
+    for (const [map, was] of [
+      [a.database.settings, old[0]],
+      [a.database.records, old[1]],
+    ] as const) {
+      map.clear();
+      for (const [key, value] of was) map.set(key, value);
+    }
+    await a.reopen();
+    await a.do({ type: 'setBrief', brief: 'donor' });
+    for (const each of [a, b, a]) await each.turn();
+    expect(writers().size).toBe(2);
+    for (const each of [a, b]) expect(each.shown()).toMatchObject({ name: 'Two', brief: 'donor', conflicts: [] });
+  });
+
+  test('what came while this browser was full is taken in once it is not', async () => {
+    const folder = harmedFolder();
+    const [a, b] = [await device('laptop', folder), await device('phone', folder)];
+    await a.workshop.addBicycle(newBicycle('b', AT, 'Green tourer'));
+    for (const each of [a, b]) await each.turn();
+    await b.do({ type: 'setBrief', brief: 'donor' });
+    await a.do(rename('The tourer'));
+    await a.turn();
+    b.database.full = true;
+    await expect(b.turn()).rejects.toThrow('Quota');
+    b.database.full = false;
+    for (const each of [b, a]) await each.turn();
+    for (const each of [a, b]) expect(each.shown()).toMatchObject({ name: 'The tourer', brief: 'donor' });
   });
 
   test('a torn file waits until it is whole, and a conflict copy changes nothing', async () => {
