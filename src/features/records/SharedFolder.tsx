@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import {
   askLeave,
   byHand,
@@ -14,6 +14,7 @@ import {
   leaveFolder,
 } from '@/store/share/browserShare';
 import { givenFolderName } from '@/store/share/folders';
+import { FileButton } from '@/ui/FileButton';
 import { KeptText } from '@/ui/KeptText';
 import { saveFile } from '@/ui/saveFile';
 import { Section } from '@/ui/Section';
@@ -52,8 +53,8 @@ function ByHand() {
   const workshop = useWorkshop();
   const [said, setSaid] = useState('');
   const [busy, setBusy] = useState(false);
-  const file = useRef<HTMLInputElement>(null);
   const go = async (zip: Blob | null) => {
+    if (busy) return;
     setBusy(true);
     setSaid('');
     try {
@@ -85,21 +86,9 @@ function ByHand() {
         <Button variant="outlined" disabled={busy} onClick={() => void go(null)}>
           Save it as a zip
         </Button>
-        <Button variant="outlined" disabled={busy} onClick={() => file.current?.click()}>
+        <FileButton accept=".zip,application/zip" inputLabel="A folder as a zip" onFile={(zip) => void go(zip)}>
           Take a zip in
-        </Button>
-        <input
-          ref={file}
-          type="file"
-          accept=".zip,application/zip"
-          hidden
-          aria-label="A folder as a zip"
-          onChange={(event) => {
-            const [zip] = event.target.files ?? [];
-            event.target.value = '';
-            if (zip) void go(zip);
-          }}
-        />
+        </FileButton>
         <span role="status">{busy ? 'One moment…' : said}</span>
       </Box>
     </Box>

@@ -11,6 +11,7 @@ import { FileButton } from '@/ui/FileButton';
 import { dayOf, money } from '@/ui/format';
 import { Section } from '@/ui/Section';
 import { TextInput } from '@/ui/TextInput';
+import { useShare } from '../workshop/sharePart';
 import { useSettings, useWorkshop, useWorkshopName, useWorkshopState } from '../workshop/WorkshopProvider';
 import { Told } from './Told';
 import { useRecordsJob } from './useRecordsJob';
@@ -49,6 +50,8 @@ function Seen({
   onLeave(): void;
 }) {
   const { currency } = useSettings();
+  const share = useShare();
+  const meets = share !== null && share.folder !== null;
   return (
     <Box sx={{ border: '1.5px solid', borderColor: 'text.primary', p: 2, mt: 2, bgcolor: 'sheet.paper' }}>
       <Typography sx={{ fontWeight: 640, fontSize: '1.15rem' }}>{words}</Typography>
@@ -70,6 +73,12 @@ function Seen({
         </Box>
       ))}
       <Box sx={{ color: 'text.secondary', mt: 0.5 }}>Packed {dayOf(seen.packedAt)}.</Box>
+      {meets && (
+        <Box sx={{ mt: 1.5, fontWeight: 600, maxWidth: '62ch' }}>
+          This workshop meets in a shared folder. Take files only from whoever is not in it: what the drawer counts
+          would count twice.
+        </Box>
+      )}
       {first && (
         <Box sx={{ mt: 1.5, fontWeight: 600 }}>
           Another file is half taken in. Finish it, or take it all back, at the top of the page; then this one.

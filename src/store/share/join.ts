@@ -191,6 +191,18 @@ export async function joinShare(outside: Around, folder: ShareFolder, device: st
     await news.keep();
   }
 
+  /** What is known and does not stand here, as where a file that had been told was taken back, comes again. */
+  let isLookedThrough = false;
+  async function lookThrough(): Promise<void> {
+    if (isLookedThrough) return;
+    isLookedThrough = true;
+    const here = new Set(await database.bicycleIds());
+    for (const record of replica.recordNames()) {
+      const id = bicycleIn(record);
+      if (id !== null && !here.has(id)) toLay.add(record);
+    }
+  }
+
   /** All that was entered here, kept before anything is written out. */
   async function tellAll(bicycles: readonly string[]): Promise<void> {
     await tellOwn([...bicycles.map((id) => `bicycle/${id}`), SETTINGS, STOCK]);
@@ -223,6 +235,7 @@ export async function joinShare(outside: Around, folder: ShareFolder, device: st
       arrivals.push(...(arrived?.files ?? []));
       await life.settle(replica, arrived && arrivals);
       // What was entered here is told before what others wrote is known, over what stood here then.
+      await lookThrough();
       await tellAll(bicycles);
       if (stays) commit([]);
       if (toLay.size === 0) await known.keep();
@@ -237,7 +250,7 @@ export async function joinShare(outside: Around, folder: ShareFolder, device: st
       } catch {
         return { is: 'to go out', changes: toGo() };
       }
-      return { is: 'same', newer: meeting.isNewerThere() };
+      return { is: 'same', newer: meeting.isNewerThere() || closed.size > 0 };
     },
     /** By hand: what lies in another folder comes in, and all that is known goes into it, whole. */
     async byHand(other: ShareFolder, bicycles: readonly string[]): Promise<void> {

@@ -22,16 +22,17 @@ interface Lying {
   kind: ShareFile['kind'];
   number: number;
   holds: Holds;
+  held: Held;
   bytes: number;
 }
 
 const holdsOf = (file: ShareFile): Holds =>
   file.kind === 'snapshot' ? file.holds : { [file.writer]: [[file.number, file.number]] };
 
-function includes(whole: Holds, part: Holds): boolean {
+function heldIn(holds: Holds): Held {
   const held = new Held();
-  held.addAll(whole);
-  return held.includes(part);
+  held.addAll(holds);
+  return held;
 }
 
 /** One folder as this device sees it: what lies in it, what has arrived, and what goes in and out. */
@@ -49,8 +50,14 @@ export function createMeeting(
   let lacking = 0;
 
   const isOwn = ({ writer }: Lying): boolean => deviceOf(writer) === device;
-  const lies = (name: string, file: ShareFile, bytes: number): void =>
-    void files.set(name, { writer: file.writer, kind: file.kind, number: file.number, holds: holdsOf(file), bytes });
+  /** Whether anything came or went since it was tidied. */
+  let isMoved = true;
+  const lies = (name: string, file: ShareFile, bytes: number): void => {
+    const { writer, kind, number } = file;
+    const holds = holdsOf(file);
+    files.set(name, { writer, kind, number, holds, held: heldIn(holds), bytes });
+    isMoved = true;
+  };
 
   async function readOne(name: string): Promise<ShareFile | null> {
     const bytes = await folder.read('changes', name).catch(() => null);
@@ -86,8 +93,8 @@ export function createMeeting(
     for (const [name, file] of files) {
       if (!isOwn(file)) continue;
       const covers = whole.some(
-        ([other, { holds }]) =>
-          other !== name && includes(holds, file.holds) && (!includes(file.holds, holds) || other < name),
+        ([other, { holds, held }]) =>
+          other !== name && held.includes(file.holds) && (!file.held.includes(holds) || other < name),
       );
       if (covers) await remove(name);
     }
@@ -95,9 +102,10 @@ export function createMeeting(
 
   /** Whether it falls to this device to put together what lies loose. */
   function isDue(): boolean {
-    const whole = new Held();
-    for (const { kind, holds } of files.values()) if (kind === 'snapshot') whole.addAll(holds);
-    const loose = [...files.values()].filter(({ kind, holds }) => kind === 'batch' && !whole.includes(holds));
+    const whole = [...files.values()].filter(({ kind }) => kind === 'snapshot');
+    const loose = [...files.values()].filter(
+      ({ kind, holds }) => kind === 'batch' && !whole.some(({ held }) => held.includes(holds)),
+    );
     if (loose.length <= MOST_LOOSE && loose.reduce((sum, { bytes }) => sum + bytes, 0) <= MOST_LOOSE_BYTES)
       return false;
     const by = new Map<string, number>();
@@ -126,7 +134,8 @@ export function createMeeting(
       const names = new Set(await folder.names('changes'));
       const gone = [...files.keys()].filter((name) => !names.has(name));
       for (const name of gone) files.delete(name);
-      if (turns % VERIFY_EVERY === 0) for (const [name, file] of files) if (isOwn(file)) files.delete(name);
+      isMoved ||= gone.length > 0;
+      if (turns % VERIFY_EVERY === 0) for (const [name, file] of files) if (isOwn(file)) isMoved = files.delete(name);
       const found: ShareFile[] = [];
       for (const name of names) {
         if (files.has(name) || waits(name)) continue;
@@ -139,6 +148,8 @@ export function createMeeting(
     putTogether,
     /** Puts together what is due, and fills what somebody emptied or what a page that died did not write. */
     async tidy(): Promise<void> {
+      if (!isMoved && lacking === 0) return;
+      isMoved = false;
       const inFolder = new Held();
       for (const { holds } of files.values()) inFolder.addAll(holds);
       const all = replica.holds();
