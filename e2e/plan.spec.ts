@@ -15,6 +15,29 @@ async function openPlan(page: Page): Promise<void> {
   await expect(block(page, /^The ride/)).toBeVisible();
 }
 
+test('two who work here have sessions of their own: both are planned at once, each block says whose hands, and Now is mine alone', async ({
+  page,
+}) => {
+  await openDemo(page, '/settings');
+  await page.getByLabel('One more').fill('Ada');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Take out Ada' })).toBeVisible();
+  await page.goto('/plan');
+  await expect(block(page, /^The ride/)).toBeVisible();
+  await page.getByRole('group', { name: 'Who' }).getByRole('button', { name: 'Ada' }).click();
+  for (const day of ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']) {
+    await page.getByRole('group', { name: 'Every' }).getByRole('button', { name: day }).click();
+    await page.getByRole('button', { name: 'Add to the week' }).click();
+    await expect(page.getByText(`Ada, every ${day}, 18:30 to 20:30`)).toBeVisible();
+  }
+  await reckoned(page);
+  await expect(block(page, /, Ada$/)).toBeVisible();
+  await expect(block(page, /, The mechanic$/)).toBeVisible();
+  await expect(page.getByText(/no longer planned/)).toHaveCount(0);
+  await page.getByText('Show the working').first().click();
+  await expect(page.getByText(/2 pairs of hands/).first()).toBeVisible();
+});
+
 test('forty minutes, what is left alone and why, and a cancelled evening moves the promise before one’s eyes; by keys', async ({
   page,
 }) => {

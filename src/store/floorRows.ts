@@ -11,6 +11,9 @@ export interface FloorRows {
   noteDrawn(id: string, revision: number, drawn: Summary['drawn']): void;
 }
 
+const AT_ONCE = 30;
+const breath = () => new Promise<void>((resolve) => setTimeout(resolve));
+
 /** The rows of the floor: a cache beside the records. `whole` is asked for where a row is stale, `isWaiting` told of changes that are not written. */
 export function createFloorRows(
   { database, store }: Around,
@@ -29,11 +32,13 @@ export function createFloorRows(
   }
   return {
     async read(ids) {
-      const rows = (await database.readSummaries()).flatMap((row) => {
+      const kept = new Map<string, Summary>();
+      for (const [i, row] of (await database.readSummaries()).entries()) {
+        // A long floor is checked in pieces, so that the page answers meanwhile.
+        if (i > 0 && i % AT_ONCE === 0) await breath();
         const parsed = summarySchema.safeParse(row);
-        return parsed.success ? [parsed.data] : [];
-      });
-      const kept = new Map(rows.map((row) => [row.id, row]));
+        if (parsed.success) kept.set(parsed.data.id, parsed.data);
+      }
       const summaries: [string, Summary][] = [];
       for (const id of ids) {
         const known = kept.get(id);

@@ -22,6 +22,9 @@ const spanFrom = (nowMs: number): TimeSpan => {
   return { fromMs, toMs: fromMs + AHEAD_MS };
 };
 
+/** So much of the day the words of a session take. */
+const WORDS_SHARE = 20;
+
 /** Sessions of the day with the plan's tasks in them. */
 function Sessions({ whole, span, nowMs }: { whole: OpenPlan; span: TimeSpan; nowMs: number }) {
   const x = timeShare(span);
@@ -30,10 +33,13 @@ function Sessions({ whole, span, nowMs }: { whole: OpenPlan; span: TimeSpan; now
   const here = openTimes(whole.sessions).filter(({ fromMs, toMs }) => fromMs < span.toMs && toMs > span.fromMs);
   return (
     <Box sx={{ position: 'relative', height: SESSIONS_PX, borderTop: '1px solid', borderColor: 'divider' }}>
-      {here.map(({ key, fromMs, toMs }) => {
+      {here.map(({ key, fromMs, toMs }, i) => {
         const inside = pieces?.filter((piece) => piece.fromMs < toMs && piece.toMs > fromMs) ?? [];
         const count = new Set(inside.map(({ task }) => task)).size;
         const far = x(fromMs) > 80;
+        // Where the next one is close, the hours on the axis have to do.
+        const next = here[i + 1];
+        const isClose = next !== undefined && x(next.fromMs) - x(fromMs) < WORDS_SHARE;
         return (
           <Box key={`${key} ${fromMs}`}>
             <Box
@@ -74,8 +80,12 @@ function Sessions({ whole, span, nowMs }: { whole: OpenPlan; span: TimeSpan; now
                 pr: 0.5,
               }}
             >
-              {spanWords(fromMs, toMs)}
-              {whole.plan && (count === 0 ? ', free' : `, ${count === 1 ? 'one task' : `${count} tasks`}`)}
+              {[
+                !isClose && spanWords(fromMs, toMs),
+                whole.plan && (count === 0 ? 'free' : count === 1 ? 'one task' : `${count} tasks`),
+              ]
+                .filter(Boolean)
+                .join(', ')}
             </Box>
           </Box>
         );

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { sessionsAhead, setSessions } from '@/model/plan/sessions';
+import type { WeekSession } from '@/model/plan/sessionParts';
 import { newId } from '@/store/browser';
 import { Choices } from '@/ui/Choices';
 import { ReadingField } from '@/ui/ReadingField';
@@ -36,6 +37,16 @@ function WallField({ label, value, onChange }: { label: string; value: string; o
   );
 }
 
+/** The usual week person by person, from Monday on. */
+function weekInOrder(week: readonly WeekSession[], people: readonly { id: string }[]): WeekSession[] {
+  const rank = (who: string) =>
+    Math.max(
+      0,
+      people.findIndex(({ id }) => id === who),
+    );
+  return week.toSorted((a, b) => rank(a.who) - rank(b.who) || a.day - b.day || (a.from < b.from ? -1 : 1));
+}
+
 /** When somebody is here: the usual week, days of their own, what is cancelled, and what a calendar takes. */
 export function Hours({ now }: { now: Date }) {
   const settings = useSettings();
@@ -54,7 +65,7 @@ export function Hours({ now }: { now: Date }) {
   return (
     <Section title="When somebody is here">
       <RuledList aria-label="The usual week" columns>
-        {settings.week.map((each) => (
+        {weekInOrder(settings.week, people).map((each) => (
           <Box component="li" key={each.id} sx={{ py: 0.5, display: 'flex', gap: 2, alignItems: 'center' }}>
             <Box sx={{ flex: 1, fontVariantNumeric: 'tabular-nums' }}>
               {nameOf(each.who)}

@@ -146,6 +146,16 @@ export function Ruler({
   const { people } = useSettings();
   const nameOf = (hand: number | undefined) =>
     hand === undefined ? '' : (people.find(({ id }) => id === whole.hands[hand - 1])?.name ?? '');
+  /** Who is there in a session, where it is not always the same one. */
+  const thereIn = ({ fromMs, toMs }: Session) => {
+    if (whole.hands.length < 2) return '';
+    const there = new Set(
+      sessions
+        .filter((each) => each.fromMs < toMs && each.toMs > fromMs)
+        .map(({ who }) => whole.hands.indexOf(who) + 1),
+    );
+    return [...there].map(nameOf).filter(Boolean).join(', ');
+  };
   const pieces = (plan?.plan ?? []).flatMap(({ task, fromMin, toMin, hand }, i, all): Piece[] => {
     const found = of.get(task);
     if (!found) return [];
@@ -235,13 +245,13 @@ export function Ruler({
               height: HEAD_PX + bicycles.length * ROW_PX + uses.length * THIN_PX + 6,
             }}
           >
-            {shown.map(({ fromMs, toMs, key }) => (
+            {shown.map((session) => (
               <Box
-                key={`${key} ${fromMs}`}
+                key={`${session.key} ${session.fromMs}`}
                 sx={{
                   position: 'absolute',
-                  left: x(fromMs),
-                  width: x(toMs) - x(fromMs),
+                  left: x(session.fromMs),
+                  width: x(session.toMs) - x(session.fromMs),
                   top: 0,
                   bottom: 0,
                   bgcolor: 'background.paper',
@@ -255,8 +265,8 @@ export function Ruler({
                   whiteSpace: 'nowrap',
                 }}
               >
-                <b>{key === 'now' ? 'Now' : dayWords(fromMs)}</b>
-                <Box sx={{ color: 'text.secondary' }}>{spanWords(fromMs, toMs)}</Box>
+                <b>{session.key === 'now' ? 'Now' : dayWords(session.fromMs)}</b> {thereIn(session)}
+                <Box sx={{ color: 'text.secondary' }}>{spanWords(session.fromMs, session.toMs)}</Box>
               </Box>
             ))}
             {bicycles.map((bicycle, row) => (
