@@ -133,7 +133,10 @@ async function member(browser: Browser, address: string): Promise<Page> {
 }
 const choose = (page: Page) => page.getByRole('button', { name: /of this machine$/ }).click();
 const same = (page: Page) =>
-  page.getByRole('group', { name: 'Shared folder' }).getByText('Same as the folder').waitFor({ timeout: 120_000 });
+  page
+    .getByRole('complementary', { name: 'Shared folder' })
+    .getByText('Same as the folder')
+    .waitFor({ timeout: 120_000 });
 const longest = (page: Page) =>
   page.evaluate(() => Math.max(0, ...(globalThis as unknown as { tasks: number[] }).tasks));
 

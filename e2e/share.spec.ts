@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Browser, type Page } from '@playwright/test';
 
 /** A device of its own: a fresh profile whose folder lies in its own private file system, since a picker cannot be tapped here. */
@@ -18,7 +19,7 @@ async function device(browser: Browser, called: string): Promise<Page> {
   return page;
 }
 
-const line = (page: Page) => page.getByRole('group', { name: 'Shared folder' });
+const line = (page: Page) => page.getByRole('complementary', { name: 'Shared folder' });
 const same = (page: Page) => expect(line(page).getByText('Same as the folder')).toBeVisible({ timeout: 15_000 });
 
 /** In the stead of whatever keeps the folder alike: every file of one to the other. */
@@ -153,6 +154,8 @@ test('a house rule entered differently on two devices is asked about once, and t
     await expect(line(page).getByText('One thing differs: choose')).toBeVisible({ timeout: 15_000 });
   await a.goto('/records#folder');
   const asked = a.getByRole('list', { name: 'Entered differently on two devices' });
+  await asked.getByRole('button', { name: /€30/ }).waitFor();
+  expect((await new AxeBuilder({ page: a }).analyze()).violations.map(({ id }) => id)).toEqual([]);
   await asked.getByRole('button', { name: /€30/ }).click();
   await expect(asked).toHaveCount(0);
   await expect(line(a).getByText('One thing differs: choose')).toHaveCount(0, { timeout: 15_000 });
@@ -188,6 +191,23 @@ test('sealed with a passphrase: names say nothing, another device is asked for i
   await same(b);
   await b.goto('/?workshop=own');
   await expect(b.getByText('Slip mixte', { exact: true })).toBeVisible({ timeout: 15_000 });
+});
+
+test('two tabs of one browser: one looks after the folder, the other says so, and takes over when it is gone', async ({
+  browser,
+}) => {
+  const a = await device(browser, 'laptop');
+  const second = await a.context().newPage();
+  await second.goto('/?workshop=own');
+  await expect(line(second).getByText('Another tab looks after the folder')).toBeVisible();
+  await second.goto('/settings');
+  const before = await files(a);
+  await second.getByLabel('A customer pays an hour').fill('42');
+  await second.keyboard.press('Enter');
+  // What is entered in the one goes out by the other.
+  await expect.poll(() => files(a), { timeout: 20_000 }).toBeGreaterThan(before);
+  await a.close();
+  await same(second);
 });
 
 test('without a folder the same goes by hand as a zip, and anything else that is given is refused in words', async ({

@@ -23,7 +23,7 @@ async function withFolder(work: (folder: string) => Promise<void>): Promise<void
   }
 }
 
-const line = (page: Page) => page.getByRole('group', { name: 'Shared folder' });
+const line = (page: Page) => page.getByRole('complementary', { name: 'Shared folder' });
 const same = (page: Page) => expect(line(page).getByText('Same as the folder')).toBeVisible({ timeout: 20_000 });
 
 async function device(browser: Browser, called: string): Promise<Page> {

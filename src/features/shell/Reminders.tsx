@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useEffect, useState } from 'react';
+import { useShare } from '../workshop/sharePart';
 import { useWorkshopName, useWorkshopState } from '../workshop/WorkshopProvider';
 import { Notice } from '@/ui/Notice';
 
@@ -37,13 +38,20 @@ export function Reminders() {
   const any = useWorkshopState((state) => Object.keys(state.summaries).length > 0);
   // On a phone at a bicycle every line of the screen is the work's; the floor reminds soon enough.
   const atWork = usePathname() === '/bike';
+  // What lies in a shared folder is a copy elsewhere.
+  const isElsewhere = useShare()?.part.is === 'same';
   const [later, setLater] = useState(sentAway);
   useEffect(() => {
     if (!own || !any) return;
     const storage = (navigator as Partial<Navigator>).storage;
     void storage?.persisted?.().then((kept) => (kept ? true : storage.persist()));
   }, [own, any]);
-  if (!own || unexported < MANY_CHANGES || (later !== null && unexported >= later && unexported < later + MANY_CHANGES))
+  if (
+    !own ||
+    isElsewhere ||
+    unexported < MANY_CHANGES ||
+    (later !== null && unexported >= later && unexported < later + MANY_CHANGES)
+  )
     return null;
   return (
     <Box sx={{ display: { xs: atWork ? 'none' : 'block', md: 'block' } }}>

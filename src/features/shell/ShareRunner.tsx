@@ -74,7 +74,7 @@ function ShareLine({ bicycle }: { bicycle: string | null }) {
   const others = about.filter((hand) => !here.includes(hand));
   return (
     <Box
-      role="group"
+      component="aside"
       aria-label="Shared folder"
       className="no-print"
       sx={{
@@ -91,21 +91,22 @@ function ShareLine({ bicycle }: { bicycle: string | null }) {
         bgcolor: 'background.paper',
       }}
     >
-      <Box
-        component={Link}
-        href="/records#folder"
-        prefetch={false}
-        role="status"
-        sx={{
-          py: 0.5,
-          color: isTrouble(part) ? stateColour('unsafe') : 'inherit',
-          fontWeight: isTrouble(part) ? 640 : 400,
-          textDecoration: 'none',
-          '&:hover': { textDecoration: 'underline' },
-        }}
-      >
-        {partWords(part)}
-        {hasOthers && '; some of it is sealed with another passphrase'}
+      <Box role="status">
+        <Box
+          component={Link}
+          href="/records#folder"
+          prefetch={false}
+          sx={{
+            py: 0.5,
+            color: isTrouble(part) ? stateColour('unsafe') : 'inherit',
+            fontWeight: isTrouble(part) ? 640 : 400,
+            textDecoration: 'none',
+            '&:hover': { textDecoration: 'underline' },
+          }}
+        >
+          {partWords(part)}
+          {hasOthers && '; some of it is sealed with another passphrase'}
+        </Box>
       </Box>
       {questions.length > 0 && (
         <Box component={Link} href="/records#folder" prefetch={false} sx={{ color: 'primary.main', fontWeight: 640 }}>

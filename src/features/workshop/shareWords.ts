@@ -1,4 +1,4 @@
-import { formatDistanceToNowStrict } from 'date-fns';
+import { formatDistanceStrict } from 'date-fns';
 import type { ShareNow, SharePart } from '@/store/share/browserShare';
 import type { Hand } from '@/model/share/hands';
 import type { News } from '@/store/share/news';
@@ -47,7 +47,7 @@ export const isTrouble = ({ is }: SharePart): boolean =>
 /** Since when. Example: "12 min ago". */
 export function agoWords(at: string, nowMs: number): string {
   if (nowMs - Date.parse(at) < 90_000) return 'just now';
-  return `${formatDistanceToNowStrict(new Date(at), { roundingMethod: 'floor' })
+  return `${formatDistanceStrict(new Date(at), new Date(nowMs), { roundingMethod: 'floor' })
     .replace(/ minutes?/, ' min')
     .replace(/ hours?/, ' h')} ago`;
 }
@@ -70,18 +70,19 @@ export function newsWords({ by, words, changes }: News): string {
 
 /** What stands beside each bicycle on the floor. */
 export function besideBicycles({ hands, news }: ShareNow, nowMs: number): Record<string, string[]> {
-  const beside: Record<string, string[]> = {};
+  const beside = new Map<string, string[]>();
   const about = handsAbout(hands, nowMs);
   for (const bicycle of new Set(about.flatMap(({ bicycle: at }) => at ?? [])))
-    beside[bicycle] = [
+    beside.set(bicycle, [
       handsWords(
         about.filter((hand) => hand.bicycle === bicycle),
         nowMs,
       ),
-    ];
+    ]);
   for (const [bicycle, { by, changes }] of Object.entries(news))
-    (beside[bicycle] ??= []).push(
+    beside.set(bicycle, [
+      ...(beside.get(bicycle) ?? []),
       `${by.join(' and ')} changed ${changes === 1 ? 'one thing' : `${changes} things`} since you looked`,
-    );
-  return beside;
+    ]);
+  return Object.fromEntries(beside);
 }

@@ -6,7 +6,7 @@ export const PHOTOGRAPHS = 'photographs';
 /** A photograph or a sound: the sum of its content, under which it lies, and what it is. */
 const photograph = z.strictObject({
   sum: z.string().check(z.regex(/^[0-9a-f]{64}$/)),
-  type: z.string().check(z.regex(/^(image|audio)\/[\w.+-]+(;.*)?$/), z.maxLength(80)),
+  type: z.string().check(z.regex(/^(image\/(jpeg|png|webp)|audio\/[\w.+-]+)(;.*)?$/), z.maxLength(80)),
 });
 export type Photograph = z.output<typeof photograph>;
 

@@ -7,6 +7,9 @@ export type FolderHandle = FileSystemDirectoryHandle & {
   keys(): AsyncIterable<string>;
 };
 
+/** The records of a thousand bicycles are a fifth of it. */
+const MOST_BYTES = 200_000_000;
+
 /** A folder that the browser gives to the page. */
 export function handleFolder(handle: FolderHandle): ShareFolder {
   const inside = async (part: FolderPart, create: boolean) =>
@@ -25,6 +28,7 @@ export function handleFolder(handle: FolderHandle): ShareFolder {
     },
     async read(part, name) {
       const file = await (await (await inside(part, false)).getFileHandle(name)).getFile();
+      if (file.size > MOST_BYTES) throw new Error(`${name} is larger than any of ours`);
       return new Uint8Array(await file.arrayBuffer());
     },
     async write(part, name, bytes) {
