@@ -39,11 +39,13 @@ export function Differing() {
             sx={{ py: 1, display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center' }}
           >
             <Box sx={{ flex: '1 1 240px' }}>{words}</Box>
-            {choices.map(({ label, value }) => (
-              <Button key={label} variant="outlined" onClick={() => choose(question, value)}>
-                {label}
-              </Button>
-            ))}
+            <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
+              {choices.map(({ label, value }) => (
+                <Button key={label} variant="outlined" onClick={() => choose(question, value)}>
+                  {label}
+                </Button>
+              ))}
+            </Box>
           </Box>
         );
       })}

@@ -2,6 +2,7 @@
 import Box from '@mui/material/Box';
 import dynamic from 'next/dynamic';
 import { TopBar } from '../top-bar/TopBar';
+import { useGoneTo } from '../workshop/useGoneTo';
 import { Earlier } from './Earlier';
 import { Export } from './Export';
 import { Room } from './Room';
@@ -12,6 +13,7 @@ const SharedFolder = dynamic(() => import('./SharedFolder').then((module) => mod
 
 /** The records themselves: out as open files, in again, and on to another device. */
 export function RecordsPage() {
+  useGoneTo();
   return (
     <>
       <TopBar>

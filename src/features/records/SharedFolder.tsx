@@ -104,6 +104,19 @@ export function SharedFolder() {
   useEffect(() => void givenFolderName().then(setGiven), []);
   const part = share?.part ?? { is: 'begins' };
   const isChosen = share !== null && part.is !== 'none';
+  if (name === 'demo')
+    return (
+      <Section id="folder" title="A shared folder">
+        <Typography sx={{ maxWidth: '62ch' }}>
+          Several devices, one workshop: what is entered on one is seen on all. The made-up workshop takes part in none,
+          so that its bicycles never stand among a shop’s own.{' '}
+          <Box component="a" href="/records?workshop=own#folder" sx={{ color: 'inherit' }}>
+            Choose one for your own workshop
+          </Box>
+          .
+        </Typography>
+      </Section>
+    );
   return (
     <Section
       id="folder"

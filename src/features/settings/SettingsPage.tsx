@@ -14,6 +14,7 @@ import { ReadingField } from '@/ui/ReadingField';
 import { RuledList } from '@/ui/RuledList';
 import { Section } from '@/ui/Section';
 import { TopBar } from '../top-bar/TopBar';
+import { useGoneTo } from '../workshop/useGoneTo';
 import { useSettings, useWorkshop } from '../workshop/WorkshopProvider';
 import { SETTING_SECTIONS } from './settingWays';
 
@@ -42,25 +43,6 @@ function RuleRow({ rule }: { rule: HouseRule }) {
       <Typography sx={{ mt: 0.75, color: 'text.secondary' }}>{chosen?.words}</Typography>
     </Box>
   );
-}
-
-const LOOK_MS = 100;
-const LOOKS = 30;
-
-/** Goes to what the address names, also where it is drawn only a little later. */
-function useGoneTo(): void {
-  useEffect(() => {
-    const id = decodeURIComponent(window.location.hash.slice(1));
-    if (id === '') return;
-    let looks = 0;
-    const timer = setInterval(() => {
-      const found = document.getElementById(id);
-      if (found || ++looks > LOOKS) clearInterval(timer);
-      found?.scrollIntoView();
-      found?.querySelector<HTMLElement>('button, input')?.focus({ preventScroll: true });
-    }, LOOK_MS);
-    return () => clearInterval(timer);
-  }, []);
 }
 
 /** House rules: the schools of the trade, money and the workshop, in one place and in plain words. */

@@ -84,6 +84,10 @@ function ShareLine({ bicycle }: { bicycle: string | null }) {
         alignItems: 'center',
         px: { xs: 2, md: 3 },
         minHeight: 30,
+        // In sight also where the page is scrolled.
+        position: 'sticky',
+        top: 0,
+        zIndex: 'appBar',
         fontSize: '0.88rem',
         color: 'text.secondary',
         borderBottom: '1px solid',

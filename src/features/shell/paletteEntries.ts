@@ -99,6 +99,13 @@ export function paletteEntries({
     ...actions.map(({ id, label, run }): Entry => ({ id: `action ${id}`, group: 'Do', label, first: true, to: run })),
     { id: 'floor', group: 'Rooms', label: 'The floor', first: true, to: '/' },
     ...WAYS.map(({ href, label }): Entry => ({ id: href, group: 'Rooms', label, first: true, to: href })),
+    {
+      id: 'folder',
+      group: 'Rooms',
+      label: 'Shared folder',
+      words: 'several hands devices passphrase seal zip sync',
+      to: '/records#folder',
+    },
     ...rows.map((row): Entry => ({
       id: `bike ${row.id}`,
       group: 'Bicycles',

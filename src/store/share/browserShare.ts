@@ -10,6 +10,8 @@ import { DEVICE, DEVICE_NAME, KEYS, PLACE, type Place } from './kept';
 import type { Begun, ShareApi, ShareTold } from './share.worker';
 
 const TURN_MS = 4000;
+/** While photographs come and go there is no waiting for the next turn. */
+const QUICK_MS = 100;
 
 /** What stands between this device and its folder, or how it stands to it. */
 export type SharePart =
@@ -126,9 +128,14 @@ export async function byHand(name: WorkshopName, workshop: Workshop, zip: Blob |
   }
 }
 
+/** How much waits either way. */
+const waitingIn = (state: ShareTold['state']): number =>
+  state.is === 'to go out' ? state.changes : state.is === 'to come' ? state.photographs : 0;
+
 /** Why nobody can take part yet, before a worker is started for it; null where one can. */
 async function before(name: WorkshopName, tell: (now: ShareNow) => void): Promise<{ label: string } | null> {
-  const place = (await browserDatabase(name).readSetting(PLACE)) as Place | null;
+  // Made-up bicycles have no business among a shop's own.
+  const place = name === 'demo' ? null : ((await browserDatabase(name).readSetting(PLACE)) as Place | null);
   if (!place) {
     tell(NO_FOLDER);
     return null;
@@ -152,9 +159,9 @@ export function takePart(
 ): () => void {
   let isOver = false;
   let end: () => void = () => undefined;
-  const rest = () =>
+  const rest = (ms = TURN_MS) =>
     new Promise<void>((resolve) => {
-      const timer = setTimeout(resolve, TURN_MS);
+      const timer = setTimeout(resolve, ms);
       end = () => {
         clearTimeout(timer);
         resolve();
@@ -170,6 +177,7 @@ export function takePart(
     const changed = () =>
       Object.values(workshop.store.getState().summaries).filter(({ id, revision }) => seen.get(id) !== revision);
     taking = { api, changed: () => changed().map(({ id }) => id) };
+    let waited = Infinity;
     while (!isOver) {
       await workshop.settled();
       const now = changed();
@@ -182,14 +190,17 @@ export function takePart(
         .catch(() => null);
       if (isOver) return;
       // A full browser is no reason to give up: what could not be kept is tried again.
+      let waiting = 0;
       if (!after) tell({ ...NO_FOLDER, ...told, part: { is: 'full' } });
       else {
+        waiting = waitingIn(after.state);
         for (const { id, revision } of now) seen.set(id, revision);
         const { state, isSealedAnew, ...rest } = after;
         tell({ ...told, ...rest, part: state });
         if (isSealedAnew) return;
       }
-      await rest();
+      await rest(waiting > 0 && waiting < waited ? QUICK_MS : TURN_MS);
+      waited = waiting === 0 ? Infinity : waiting;
     }
   }
 

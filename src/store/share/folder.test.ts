@@ -1,4 +1,7 @@
+import { createDecipheriv, createHmac, pbkdf2Sync } from 'node:crypto';
 import { newBicycle } from '@/model/fresh';
+import { shareText } from '@/model/share/shareText';
+import { sumOf } from '../../../tests/maliciousFolder';
 import { harmedFolder, shareDevice } from '../../../tests/shareDevice';
 import { memoryFolder, textOf } from './folder';
 import { newSeal, openSeal, putSeal, sealedFolder, sealingOf, sealsIn } from './seal';
@@ -28,6 +31,20 @@ describe('photographs among several hands', () => {
     for (let turn = 0; turn < 3; turn++) await b.turn();
     expect([...folder.files.keys()].filter((path) => path.startsWith('photographs/'))).toHaveLength(2);
   });
+});
+
+test('a browser full of photographs tells how many wait, and never says that it is the same before they are there', async () => {
+  const folder = harmedFolder();
+  const a = await shareDevice('laptop', folder);
+  for (let i = 0; i < 20; i++) await a.database.writePhoto(`p${i}`, picture(`${i}`));
+  const said = [];
+  for (let turn = 0; turn < 3; turn++) said.push(await a.turn());
+  expect(said).toEqual([
+    { is: 'to go out', changes: 12 },
+    { is: 'to go out', changes: 4 },
+    { is: 'same', newer: false },
+  ]);
+  expect([...folder.files.keys()].filter((path) => path.startsWith('photographs/'))).toHaveLength(20);
 });
 
 describe('a sealed folder', () => {
@@ -60,6 +77,34 @@ describe('a sealed folder', () => {
     const c = await shareDevice('bench', sealedFolder(folder, [again]));
     await c.turn();
     expect(c.shown()!.name).toBe('Green tourer');
+  });
+
+  test('a foreign reader opens it by the page of the format, with any library that knows PBKDF2, HMAC and AES-GCM', async () => {
+    const folder = harmedFolder();
+    const key = await newSeal('grease and patience', ITERATIONS);
+    await putSeal(folder, key.seal);
+    const a = await shareDevice('laptop', sealedFolder(folder, [key]));
+    await a.workshop.addBicycle(newBicycle('b', AT, 'Green tourer'));
+    await a.turn();
+    const seal = JSON.parse(textOf(folder.files.get(`seal-${key.seal.salt}.json`)!)) as {
+      salt: string;
+      iterations: number;
+    };
+    const bits = pbkdf2Sync('grease and patience', Buffer.from(seal.salt, 'hex'), seal.iterations, 64, 'sha256');
+    const bodies = [...folder.files].flatMap(([name, bytes]) => {
+      if (!name.endsWith('.sealed')) return [];
+      const sealed = Buffer.from(bytes);
+      expect(sealed.subarray(0, 5)).toEqual(Buffer.from('ERGS\u0001'));
+      const opener = createDecipheriv('aes-256-gcm', bits.subarray(0, 32), sealed.subarray(21, 33));
+      opener.setAAD(sealed.subarray(0, 21)).setAuthTag(sealed.subarray(-16));
+      const text = Buffer.concat([opener.update(sealed.subarray(33, -16)), opener.final()]).toString();
+      const body = JSON.parse(text.split('\n')[1]!) as { kind: string; writer: string; number: number };
+      const open = `${body.writer}.b${String(body.number).padStart(8, '0')}.json`;
+      const called = createHmac('sha256', bits.subarray(32)).update(open).digest('hex').slice(0, 40);
+      expect(name).toBe(`${called}.sealed`);
+      return [text];
+    });
+    expect(bodies.join()).toContain('Green tourer');
   });
 
   test('sealed afterwards: what lay there open is put under the seal, and what this device wrote open goes', async () => {
@@ -164,6 +209,19 @@ describe('who is where, and what others changed', () => {
     await b.share().news.seen('b');
     await b.reopen();
     expect(b.share().news.all()).toEqual({});
+  });
+  test('a clock that is three weeks off makes nobody a ghost: who is heard of now is there now', async () => {
+    const folder = harmedFolder();
+    const [a, b] = [await shareDevice('laptop', folder), await shareDevice('phone', folder)];
+    await b.turn();
+    const changes = [{ record: 'hands', leaf: 'slow', value: ada, stamp: '2026-11-01T10:00:00.000Z x', over: [] }];
+    const text = shareText({ kind: 'batch', writer: 'slow.1', number: 1, changes }, sumOf);
+    folder.files.set('slow.1.b00000001.json', new TextEncoder().encode(text));
+    await b.turn();
+    expect(b.share().hands()[0]!.at > AT).toBe(true);
+    // Whoever opens only then knows no better than what is written.
+    await a.turn();
+    expect(a.share().hands()[0]!.at).toBe('2026-11-01T10:00:00.000Z');
   });
   test('who only walks past is not told of', async () => {
     const folder = harmedFolder();

@@ -5,6 +5,7 @@ import { Replica, type Entered } from '@/model/share/replica';
 import { isAskedOfSettings, SETTINGS } from '@/model/share/settings';
 import { isAskedOfStock, noneLeft, shortIn, STOCK } from '@/model/share/stock';
 import { same } from '@/model/same';
+import { momentOf } from '@/model/stamps';
 import { createRecords, Unfit } from '../records';
 import type { Surroundings } from '../surroundings';
 import { bicycleIn, carriedBicycle } from './bicycles';
@@ -166,16 +167,27 @@ export async function joinShare(outside: Around, folder: ShareFolder, device: st
     });
   }
 
+  /** When somebody was heard of by the clock of this device: theirs may be weeks off. What lay there already counts by theirs. */
+  const heard = new Map<string, string>();
+  let hasTurned = false;
+  function hear(file: ShareFile): void {
+    if (file.kind !== 'batch') return;
+    for (const { record, leaf, stamp } of file.changes)
+      if (record === HANDS) heard.set(`${leaf} ${momentOf(stamp)}`, around.now());
+  }
+
   /** What was read and not taken in yet; a browser that is full in between loses none of it. */
   const arrivals: ShareFile[] = [];
 
   async function take(): Promise<void> {
-    for (const file of arrivals.splice(0))
+    for (const file of arrivals.splice(0)) {
+      if (hasTurned) hear(file);
       if (replica.take(file))
         for (const { record } of file.kind === 'batch' ? file.changes : file.leaves) {
           known.changed.add(record);
           toLay.add(record);
         }
+    }
     muted = toLay.size > MANY_AT_ONCE ? 1 : 0;
     try {
       for (const record of toLay) {
@@ -241,6 +253,7 @@ export async function joinShare(outside: Around, folder: ShareFolder, device: st
       if (toLay.size === 0) await known.keep();
       if (!arrived) return { is: 'not there', changes: toGo() };
       await take();
+      hasTurned = true;
       if (arrived.isEmptied) photographs.lookAgain();
       try {
         await sendOut(meeting);
@@ -263,7 +276,12 @@ export async function joinShare(outside: Around, folder: ShareFolder, device: st
       await to.putTogether();
       await photographs.carry(other, true);
     },
-    hands: (): Hand[] => handsOf(replica).filter(({ id }) => id !== device),
+    hands(): Hand[] {
+      const now = around.now();
+      return handsOf(replica)
+        .filter(({ id }) => id !== device)
+        .map((hand) => ({ ...hand, at: heard.get(`${hand.id} ${hand.at}`) ?? (hand.at > now ? now : hand.at) }));
+    },
     news,
     /** What differs outside of bicycles, and what was taken more often than it was there. */
     questions: (): ShareQuestion[] => [

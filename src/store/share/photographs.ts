@@ -19,6 +19,9 @@ export function createPhotographs(
 ) {
   const bytesOf = async (blob: Blob) => new Uint8Array(await blob.arrayBuffer());
   let turns = 0;
+  /** How many wait to be told of. */
+  let untold = 0;
+  const tooLarge = new Set<string>();
   /** Nothing that is wanted came at the last looks: it is looked for less often. */
   let inVain = 0;
   const names = new Map<string, string>();
@@ -32,11 +35,16 @@ export function createPhotographs(
     /** Those that the others have not been told of. */
     async entered(): Promise<Entered[]> {
       const told = photographsOf(replica);
-      const fresh = (await database.photoIds()).filter((id) => !told.has(id)).slice(0, AT_ONCE);
+      const unsaid = (await database.photoIds()).filter((id) => !told.has(id) && !tooLarge.has(id));
+      const fresh = unsaid.slice(0, AT_ONCE);
+      untold = unsaid.length - fresh.length;
       const entered: Entered[] = [];
       for (const id of fresh) {
         const blob = await database.readPhoto(id);
-        if (!blob || blob.size > MOST_BYTES) continue;
+        if (!blob || blob.size > MOST_BYTES) {
+          tooLarge.add(id);
+          continue;
+        }
         const value = { sum: await sumOf(await bytesOf(blob)), type: blob.type || 'image/jpeg' };
         entered.push({ record: PHOTOGRAPHS, leaf: id, value, stamp: `${now()} ${id}`.slice(0, 120) });
       }
@@ -49,7 +57,7 @@ export function createPhotographs(
       const wanted = [...told].filter(([id]) => !here.has(id));
       const isDue = (wanted.length > 0 && turns % (inVain > 5 ? 10 : 1) === 0) || turns % SELDOM === 0 || isAll;
       turns += 1;
-      if (!isDue) return { toGo: 0, toCome: wanted.length };
+      if (!isDue) return { toGo: untold, toCome: wanted.length };
       const there = new Set(await folder.names('photographs'));
       if (isAll) names.clear();
       for (const [, { sum }] of told) await nameIn(folder, sum);
@@ -79,7 +87,7 @@ export function createPhotographs(
       // What is left is gone on with at the next turn.
       if (missing.length > went) turns = 0;
       if (isAll) names.clear();
-      return { toGo: missing.length - went, toCome: wanted.length - came };
+      return { toGo: untold + missing.length - went, toCome: wanted.length - came };
     },
     /** Looks through the folder at the next turn. */
     lookAgain: () => void (turns = 0),
