@@ -1,7 +1,14 @@
 import * as z from 'zod/mini';
 import type { Replica } from './replica';
 
-export const PHOTOGRAPHS = 'photographs';
+const PHOTOGRAPHS = 'photographs';
+
+/** The record that tells of a photograph: one for all whose ids begin alike, so that a new one writes little anew. Example: `4f1c…` → `photographs/4f`. */
+export const photographRecord = (id: string): string =>
+  `${PHOTOGRAPHS}/${id
+    .slice(0, 2)
+    .toLowerCase()
+    .replaceAll(/[^0-9a-z]/g, '_')}`;
 
 /** A photograph or a sound: the sum of its content, under which it lies, and what it is. */
 const photograph = z.strictObject({
@@ -13,9 +20,13 @@ export type Photograph = z.output<typeof photograph>;
 /** Every photograph that the folder tells of, by its id. What is neither a picture nor a sound is passed over. */
 export function photographsOf(replica: Replica): Map<string, Photograph> {
   return new Map(
-    replica.leavesOf(PHOTOGRAPHS).flatMap(({ leaf, value }) => {
-      const said = photograph.safeParse(value);
-      return said.success ? [[leaf, said.data] as const] : [];
-    }),
+    replica
+      .recordNames()
+      .filter((record) => record.startsWith(`${PHOTOGRAPHS}/`))
+      .flatMap((record) => replica.leavesOf(record))
+      .flatMap(({ leaf, value }) => {
+        const said = photograph.safeParse(value);
+        return said.success ? [[leaf, said.data] as const] : [];
+      }),
   );
 }

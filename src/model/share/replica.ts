@@ -26,6 +26,8 @@ export interface Doubt {
 export class Replica {
   private readonly records = new Map<string, Map<string, Register>>();
   private readonly held = new Held();
+  /** Grows with everything that is made known: what hangs on it is worked out anew then, and only then. */
+  version = 0;
 
   /** `writer` may change where a device begins another life: what it committed before stays under the earlier one. */
   constructor(public writer: string) {}
@@ -40,6 +42,7 @@ export class Replica {
 
   /** Changes made here, as a batch to be written; they stand here from now on. */
   commit(entered: readonly Entered[]): Batch {
+    this.version += 1;
     const number = this.held.lastOf(this.writer) + 1;
     this.held.add([this.writer, number]);
     const changes = entered.map((each) => {
@@ -55,6 +58,7 @@ export class Replica {
   take(file: ShareFile): boolean {
     if (file.kind === 'snapshot') return this.join(file);
     if (this.held.has([file.writer, file.number])) return false;
+    this.version += 1;
     this.held.add([file.writer, file.number]);
     for (const change of file.changes)
       this.register(change.record, change.leaf).apply(change, [file.writer, file.number], this.held);
@@ -63,6 +67,7 @@ export class Replica {
 
   private join(snapshot: Snapshot): boolean {
     if (this.held.includes(snapshot.holds)) return false;
+    this.version += 1;
     const there = new Held();
     there.addAll(snapshot.holds);
     const theirs = new Set(snapshot.leaves.map(({ record, leaf }) => `${record}\n${leaf}`));

@@ -93,11 +93,12 @@ export function enteredInStock(
   after: ReadonlyMap<string, StockItem>,
   replica: Replica,
 ): Entered[] {
+  const changed = [...after].filter(([id, item]) => !before?.has(id) || !same(before.get(id), item));
+  if (changed.length === 0) return [];
   const known = toldOf(replica);
-  return [...after].flatMap(([id, item]): Entered[] => {
+  return changed.flatMap(([id, item]): Entered[] => {
     const was = before?.get(id);
     const told = known.get(id);
-    if (was && same(was, item)) return [];
     // What is known of it and cannot be read here is nobody's entry.
     if (!was && told?.rest && told.base && rowOf(id, told).length === 0) return [];
     const entry = (leaf: string, value: unknown): Entered => ({

@@ -17,6 +17,7 @@ import { createLife } from './life';
 import { createMeeting, type Meeting } from './meeting';
 import { createNews } from './news';
 import { createPhotographs } from './photographs';
+import { whenKnown } from './whenKnown';
 
 export type ShareState =
   | { is: 'same'; newer: boolean }
@@ -34,10 +35,12 @@ const STILL_HERE_MS = 60_000;
 
 /** How a record stood when it was last the same here as among all that is known of the folder. */
 interface Ground {
+  /** All that was known then. */
+  version: number;
   view: unknown;
   standing: ReadonlyMap<string, Replaced[]>;
 }
-const NOTHING: Ground = { view: null, standing: new Map() };
+const NOTHING: Ground = { version: -1, view: null, standing: new Map() };
 
 /**
  * One device's part in a shared folder. What was entered here is told as changes over what stood here when it was entered; what others told is laid into the records under their
@@ -80,10 +83,11 @@ export async function joinShare(outside: Around, folder: ShareFolder, device: st
 
   /** From now on that is how it stands here. */
   function settle(carried: Carried<unknown>): void {
+    if (grounds.get(carried.record)?.version === replica.version) return;
     const standing = new Map(
       replica.leavesOf(carried.record).map(({ leaf }) => [leaf, replica.standing(carried.record, leaf)]),
     );
-    grounds.set(carried.record, { view: carried.view(), standing });
+    grounds.set(carried.record, { version: replica.version, view: carried.view(), standing });
   }
   for (const record of replica.recordNames()) {
     const carried = carriedOf(record);
@@ -237,70 +241,85 @@ export async function joinShare(outside: Around, folder: ShareFolder, device: st
     await to.tidy();
   }
 
+  /** What the page asks comes one after the other, also where it asks in between. */
+  let last: Promise<unknown> = Promise.resolve();
+  function inTurn<Said>(work: () => Promise<Said>): Promise<Said> {
+    const next = last.then(work, work);
+    last = next.catch(() => undefined);
+    return next;
+  }
+
+  const hands = whenKnown(replica, () => handsOf(replica).filter(({ id }) => id !== device));
+  const questions = whenKnown(replica, (): ShareQuestion[] => [
+    ...[SETTINGS, STOCK].flatMap((record) =>
+      replica
+        .doubtsOf(record)
+        .filter((doubt) => (record === SETTINGS ? isAskedOfSettings(doubt.leaf) : isAskedOfStock(doubt)))
+        .map((doubt): ShareQuestion => ({ is: 'differs', ...doubt })),
+    ),
+    ...shortIn(replica),
+  ]);
+
   const toGo = () => out.reduce((sum, { changes }) => sum + changes.filter(({ record }) => record !== HANDS).length, 0);
 
   return {
     /** One turn: what was entered here goes out, what others wrote comes in. `bicycles` are those that changed here since the last turn; `here` who is at this device. */
-    async turn(bicycles: readonly string[], here: Whereabouts | null = null): Promise<ShareState> {
-      const stays = presence.is(here);
-      const arrived = await meeting.arrived().catch(() => null);
-      arrivals.push(...(arrived?.files ?? []));
-      await life.settle(replica, arrived && arrivals);
-      // What was entered here is told before what others wrote is known, over what stood here then.
-      await lookThrough();
-      await tellAll(bicycles);
-      if (stays) commit([]);
-      if (toLay.size === 0) await known.keep();
-      if (!arrived) return { is: 'not there', changes: toGo() };
-      await take();
-      hasTurned = true;
-      if (arrived.isEmptied) photographs.lookAgain();
-      try {
-        await sendOut(meeting);
-        const waiting = await photographs.carry(folder);
-        if (waiting.toGo > 0) return { is: 'to go out', changes: waiting.toGo };
-        if (waiting.toCome > 0) return { is: 'to come', photographs: waiting.toCome };
-      } catch {
-        return { is: 'to go out', changes: toGo() };
-      }
-      return { is: 'same', newer: meeting.isNewerThere() || closed.size > 0 };
-    },
+    turn: (bicycles: readonly string[], here: Whereabouts | null = null): Promise<ShareState> =>
+      inTurn(async () => {
+        const stays = presence.is(here);
+        const arrived = await meeting.arrived().catch(() => null);
+        arrivals.push(...(arrived?.files ?? []));
+        await life.settle(replica, arrived && arrivals);
+        // What was entered here is told before what others wrote is known, over what stood here then.
+        await lookThrough();
+        await tellAll(bicycles);
+        if (stays) commit([]);
+        if (toLay.size === 0) await known.keep();
+        if (!arrived) return { is: 'not there', changes: toGo() };
+        await take();
+        hasTurned = true;
+        if (arrived.isEmptied) photographs.lookAgain();
+        try {
+          await sendOut(meeting);
+          const waiting = await photographs.carry(folder);
+          if (waiting.toGo > 0) return { is: 'to go out', changes: waiting.toGo };
+          if (waiting.toCome > 0) return { is: 'to come', photographs: waiting.toCome };
+        } catch {
+          return { is: 'to go out', changes: toGo() };
+        }
+        return { is: 'same', newer: meeting.isNewerThere() || closed.size > 0 };
+      }),
     /** By hand: what lies in another folder comes in, and all that is known goes into it, whole. */
-    async byHand(other: ShareFolder, bicycles: readonly string[]): Promise<void> {
-      await life.settle(replica, null);
-      await tellAll(bicycles);
-      if (toLay.size === 0) await known.keep();
-      const to = createMeeting(other, device, replica, sumOf, life.nextSnapshot);
-      arrivals.push(...(await to.arrived()).files);
-      await take();
-      await to.putTogether();
-      await photographs.carry(other, true);
-    },
+    byHand: (other: ShareFolder, bicycles: readonly string[]): Promise<void> =>
+      inTurn(async () => {
+        await life.settle(replica, null);
+        await tellAll(bicycles);
+        if (toLay.size === 0) await known.keep();
+        const to = createMeeting(other, device, replica, sumOf, life.nextSnapshot);
+        arrivals.push(...(await to.arrived()).files);
+        await take();
+        await to.putTogether();
+        await photographs.carry(other, true);
+      }),
     hands(): Hand[] {
       const now = around.now();
-      return handsOf(replica)
-        .filter(({ id }) => id !== device)
-        .map((hand) => ({ ...hand, at: heard.get(`${hand.id} ${hand.at}`) ?? (hand.at > now ? now : hand.at) }));
+      return hands().map((hand) => ({
+        ...hand,
+        at: heard.get(`${hand.id} ${hand.at}`) ?? (hand.at > now ? now : hand.at),
+      }));
     },
     news,
     /** What differs outside of bicycles, and what was taken more often than it was there. */
-    questions: (): ShareQuestion[] => [
-      ...[SETTINGS, STOCK].flatMap((record) =>
-        replica
-          .doubtsOf(record)
-          .filter((doubt) => (record === SETTINGS ? isAskedOfSettings(doubt.leaf) : isAskedOfStock(doubt)))
-          .map((doubt): ShareQuestion => ({ is: 'differs', ...doubt })),
-      ),
-      ...shortIn(replica),
-    ],
+    questions,
     /** Answers for everybody: `value` stands, over all that was said. */
-    async answer(question: ShareQuestion, value: unknown): Promise<void> {
-      const stamp = `${around.now()} ${around.newId()}`;
-      if (question.is === 'short') commit(noneLeft(replica, question.item, stamp));
-      else commit([{ record: question.record, leaf: question.leaf, value, stamp }]);
-      toLay.add(question.is === 'short' ? STOCK : question.record);
-      await take();
-    },
+    answer: (question: ShareQuestion, value: unknown): Promise<void> =>
+      inTurn(async () => {
+        const stamp = `${around.now()} ${around.newId()}`;
+        if (question.is === 'short') commit(noneLeft(replica, question.item, stamp));
+        else commit([{ record: question.record, leaf: question.leaf, value, stamp }]);
+        toLay.add(question.is === 'short' ? STOCK : question.record);
+        await take();
+      }),
     size: meeting.size,
   };
 }

@@ -1,7 +1,8 @@
-import { PHOTOGRAPHS, photographsOf } from '@/model/share/photographs';
+import { photographRecord, photographsOf } from '@/model/share/photographs';
 import type { Entered, Replica } from '@/model/share/replica';
 import type { Database } from '../database';
 import type { ShareFolder, SumOf } from './folder';
+import { whenKnown } from './whenKnown';
 
 /** So many go out and come in at one turn, so that changes do not wait behind them. */
 const AT_ONCE = 8;
@@ -18,6 +19,7 @@ export function createPhotographs(
   now: () => string,
 ) {
   const bytesOf = async (blob: Blob) => new Uint8Array(await blob.arrayBuffer());
+  const all = whenKnown(replica, () => photographsOf(replica));
   let turns = 0;
   /** How many wait to be told of. */
   let untold = 0;
@@ -34,7 +36,7 @@ export function createPhotographs(
   return {
     /** Those that the others have not been told of. */
     async entered(): Promise<Entered[]> {
-      const told = photographsOf(replica);
+      const told = all();
       const unsaid = (await database.photoIds()).filter((id) => !told.has(id) && !tooLarge.has(id));
       const fresh = unsaid.slice(0, AT_ONCE);
       untold = unsaid.length - fresh.length;
@@ -46,13 +48,13 @@ export function createPhotographs(
           continue;
         }
         const value = { sum: await sumOf(await bytesOf(blob)), type: blob.type || 'image/jpeg' };
-        entered.push({ record: PHOTOGRAPHS, leaf: id, value, stamp: `${now()} ${id}`.slice(0, 120) });
+        entered.push({ record: photographRecord(id), leaf: id, value, stamp: `${now()} ${id}`.slice(0, 120) });
       }
       return entered;
     },
     /** Puts into the folder what is here and not there, and takes out of it what is not here. How many still wait, either way. */
     async carry(folder: ShareFolder, isAll = false): Promise<{ toGo: number; toCome: number }> {
-      const told = photographsOf(replica);
+      const told = all();
       const here = new Set(await database.photoIds());
       const wanted = [...told].filter(([id]) => !here.has(id));
       const isDue = (wanted.length > 0 && turns % (inVain > 5 ? 10 : 1) === 0) || turns % SELDOM === 0 || isAll;
