@@ -1,8 +1,8 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Browser, type Page } from '@playwright/test';
 
-/** A device of its own: a fresh profile whose folder lies in its own private file system, since a picker cannot be tapped here. */
-async function device(browser: Browser, called: string): Promise<Page> {
+/** A fresh profile whose folder lies in its own private file system, since a picker cannot be tapped here. */
+async function member(browser: Browser): Promise<Page> {
   const page = await (await browser.newContext()).newPage();
   await page.addInitScript(() => {
     Object.assign(globalThis, {
@@ -10,6 +10,12 @@ async function device(browser: Browser, called: string): Promise<Page> {
         (await navigator.storage.getDirectory()).getDirectoryHandle('shared', { create: true }),
     });
   });
+  return page;
+}
+
+/** A device of its own that takes part in the folder. */
+async function device(browser: Browser, called: string): Promise<Page> {
+  const page = await member(browser);
   await page.goto('/records?workshop=own');
   await page.getByRole('button', { name: 'Choose a folder' }).click();
   await same(page);
@@ -193,6 +199,29 @@ test('sealed with a passphrase: names say nothing, another device is asked for i
   await expect(b.getByText('Slip mixte', { exact: true })).toBeVisible({ timeout: 15_000 });
 });
 
+test('a folder of a workshop that was never met is asked about before the two are one', async ({ browser }) => {
+  const a = await device(browser, 'laptop');
+  const first = await files(a);
+  await addBicycle(a, 'Slip mixte');
+  await expect.poll(() => files(a), { timeout: 15_000 }).toBeGreaterThan(first);
+  const b = await member(browser);
+  await addBicycle(b, 'Harbour roadster');
+  await carry(a, b);
+  await b.goto('/records#folder');
+  await b.getByRole('button', { name: 'Choose a folder' }).click();
+  await expect(
+    b.getByText(/holds one bicycle of a workshop that this browser never met, and here is one bicycle/),
+  ).toBeVisible();
+  await b.getByRole('button', { name: 'Leave it' }).click();
+  await expect(line(b)).toHaveCount(0);
+  await b.getByRole('button', { name: 'Choose a folder' }).click();
+  await b.getByRole('button', { name: 'Make them one' }).click();
+  await same(b);
+  await b.goto('/?workshop=own');
+  for (const name of ['Slip mixte', 'Harbour roadster'])
+    await expect(b.getByText(name, { exact: true })).toBeVisible({ timeout: 15_000 });
+});
+
 test('two tabs of one browser: one looks after the folder, the other says so, and takes over when it is gone', async ({
   browser,
 }) => {
@@ -225,7 +254,11 @@ test('without a folder the same goes by hand as a zip, and anything else that is
   const input = b.getByLabel('A folder as a zip');
   await input.setInputFiles({ name: 'x.zip', mimeType: 'application/zip', buffer: Buffer.from('no zip at all') });
   await expect(b.getByText(/cannot be opened: it is damaged/)).toBeVisible();
+  // A workshop of its own is asked about first.
+  await addBicycle(b, 'Harbour roadster');
+  await b.goto('/records#folder');
   await input.setInputFiles(path);
+  await b.getByRole('button', { name: 'Make them one' }).click();
   await expect(b.getByText(/^Taken in\./)).toBeVisible();
   await b.goto('/?workshop=own');
   await expect(b.getByText('Slip mixte', { exact: true })).toBeVisible();

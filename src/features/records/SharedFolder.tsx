@@ -5,24 +5,25 @@ import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import {
   askLeave,
-  byHand,
   callDevice,
   canPick,
   chooseFolder,
-  chooseGiven,
   deviceName,
   leaveFolder,
+  lookIntoFolder,
+  pickFolder,
 } from '@/store/share/browserShare';
 import { givenFolderName } from '@/store/share/folders';
-import { FileButton } from '@/ui/FileButton';
+import type { Place } from '@/store/share/kept';
 import { KeptText } from '@/ui/KeptText';
-import { saveFile } from '@/ui/saveFile';
 import { Section } from '@/ui/Section';
 import { partWords } from '../workshop/shareWords';
 import { AtTheBench } from '../prove/AtTheBench';
 import { SHARE_CHANGED, useShare } from '../workshop/sharePart';
-import { useSettings, useWorkshop, useWorkshopName } from '../workshop/WorkshopProvider';
+import { useSettings, useWorkshopName, useWorkshopState } from '../workshop/WorkshopProvider';
+import { ByHand } from './ByHand';
 import { Differing } from './Differing';
+import { JoinThem, type Meeting } from './JoinThem';
 import { SealFolder } from './SealFolder';
 
 const begin = () => window.dispatchEvent(new Event(SHARE_CHANGED));
@@ -47,54 +48,6 @@ function DeviceName() {
   );
 }
 
-/** The same files as a zip, for whom no folder is given. */
-function ByHand() {
-  const name = useWorkshopName();
-  const workshop = useWorkshop();
-  const [said, setSaid] = useState('');
-  const [busy, setBusy] = useState(false);
-  const go = async (zip: Blob | null) => {
-    if (busy) return;
-    setBusy(true);
-    setSaid('');
-    try {
-      const whole = await byHand(name, workshop, zip);
-      if (whole === 'elsewhere') setSaid('Another tab looks after the folder: do it there.');
-      else if (zip) setSaid('Taken in. Save a zip for the others, so that they have what is here.');
-      else {
-        saveFile(whole, 'ergasto-folder.zip');
-        setSaid('Saved: whoever takes it in has what is here.');
-      }
-    } catch (error) {
-      const why = error instanceof Error ? error.message : '';
-      setSaid(
-        why === 'sealed'
-          ? 'That zip is sealed, and none of the passphrases given here opens it.'
-          : why || 'That did not work. Nothing here was changed.',
-      );
-    } finally {
-      setBusy(false);
-    }
-  };
-  return (
-    <Box sx={{ mt: 2 }}>
-      <Typography sx={{ maxWidth: '62ch', mb: 1 }}>
-        By hand: the same as one file, on a stick or by post. It may go round as often as you like; nothing is taken in
-        twice.
-      </Typography>
-      <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center' }}>
-        <Button variant="outlined" disabled={busy} onClick={() => void go(null)}>
-          Save it as a zip
-        </Button>
-        <FileButton accept=".zip,application/zip" inputLabel="A folder as a zip" onFile={(zip) => void go(zip)}>
-          Take a zip in
-        </FileButton>
-        <span role="status">{busy ? 'One moment…' : said}</span>
-      </Box>
-    </Box>
-  );
-}
-
 /** A folder that something else keeps the same on several devices: the workshop meets there. */
 export function SharedFolder() {
   const name = useWorkshopName();
@@ -103,6 +56,25 @@ export function SharedFolder() {
   const [given, setGiven] = useState<string | null>(null);
   useEffect(() => void givenFolderName().then(setGiven), []);
   const part = share?.part ?? { is: 'begins' };
+  const here = useWorkshopState((state) => Object.keys(state.summaries).length);
+  const [meeting, setMeeting] = useState<Meeting | null>(null);
+  const [wrong, setWrong] = useState('');
+  const join = (place: Place) => {
+    setMeeting(null);
+    void chooseFolder(name, place).then(begin);
+  };
+  const choose = async (place: Place | null) => {
+    if (!place) return;
+    setWrong('');
+    try {
+      const { bicycles: there, isKnown } = await lookIntoFolder(name, place);
+      const called = 'given' in place ? place.given : place.name;
+      if (there > 0 && here > 0 && !isKnown) setMeeting({ called, there, here, onJoin: () => join(place) });
+      else join(place);
+    } catch {
+      setWrong('That folder cannot be reached.');
+    }
+  };
   const isChosen = share !== null && part.is !== 'none';
   if (name === 'demo')
     return (
@@ -129,6 +101,8 @@ export function SharedFolder() {
         device keeps everything itself as well, and works on where the folder is not there.
       </Typography>
       {isChosen && <Differing />}
+      {meeting && <JoinThem meeting={meeting} onLeave={() => setMeeting(null)} />}
+      {wrong && <Box role="alert">{wrong}</Box>}
       <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center' }}>
         {part.is === 'asks' && (
           <Button variant="contained" onClick={() => void askLeave(name).then(begin)}>
@@ -139,7 +113,7 @@ export function SharedFolder() {
           <Button
             variant={isChosen ? 'text' : 'outlined'}
             color={isChosen ? 'inherit' : 'primary'}
-            onClick={() => void chooseFolder(name).then((isDone) => isDone && begin())}
+            onClick={() => void pickFolder().then(choose)}
           >
             {isChosen ? 'Another folder' : 'Choose a folder'}
           </Button>
@@ -148,7 +122,7 @@ export function SharedFolder() {
           <Button
             variant={isChosen ? 'text' : 'outlined'}
             color={isChosen ? 'inherit' : 'primary'}
-            onClick={() => void chooseGiven(name, given).then(begin)}
+            onClick={() => void choose({ given })}
           >
             Use “{given}” of this machine
           </Button>

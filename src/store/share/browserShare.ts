@@ -7,6 +7,7 @@ import { newId } from '../newId';
 import type { Workshop } from '../workshop';
 import type { FolderHandle } from './folders';
 import { DEVICE, DEVICE_NAME, KEYS, PLACE, type Place } from './kept';
+import type { FolderLook } from './look';
 import type { Begun, ShareApi, ShareTold } from './share.worker';
 
 const TURN_MS = 4000;
@@ -51,17 +52,23 @@ const startWorker = () => {
   return { worker, api: Comlink.wrap<ShareApi>(worker) };
 };
 
-/** Lets somebody choose the folder; false where they thought better of it. */
-export async function chooseFolder(name: WorkshopName): Promise<boolean> {
-  const handle = await picker()?.({ mode: 'readwrite' }).catch(() => null);
-  if (!handle) return false;
-  await browserDatabase(name).writeSetting(PLACE, handle);
-  return true;
+/** Lets somebody choose the folder; null where they thought better of it. */
+export const pickFolder = async (): Promise<Place | null> =>
+  (await picker()?.({ mode: 'readwrite' }).catch(() => null)) ?? null;
+
+/** What lies in a folder or a zip that was chosen, before anything of it is taken in. */
+export async function lookIntoFolder(name: WorkshopName, place: Place | Blob): Promise<FolderLook> {
+  const { worker, api } = startWorker();
+  try {
+    return await api.look(name, place);
+  } finally {
+    worker.terminate();
+  }
 }
 
-/** Takes part in the folder that the running Ergasto was given. */
-export const chooseGiven = (name: WorkshopName, label: string): Promise<void> =>
-  browserDatabase(name).writeSetting(PLACE, { given: label });
+/** Takes part in it from now on. */
+export const chooseFolder = (name: WorkshopName, place: Place): Promise<void> =>
+  browserDatabase(name).writeSetting(PLACE, place);
 
 /** Asks the browser for leave again, as it wants to be asked by a tap. */
 export async function askLeave(name: WorkshopName): Promise<boolean> {

@@ -3,7 +3,8 @@ import { newBicycle } from '@/model/fresh';
 import { shareText } from '@/model/share/shareText';
 import { sumOf } from '../../../tests/maliciousFolder';
 import { harmedFolder, shareDevice } from '../../../tests/shareDevice';
-import { memoryFolder, textOf } from './folder';
+import { memoryFolder, sha256, textOf } from './folder';
+import { lookInto } from './look';
 import { newSeal, openSeal, putSeal, sealedFolder, sealingOf, sealsIn } from './seal';
 import { filesIn, zipOf } from './zipFolder';
 
@@ -158,6 +159,17 @@ describe('a sealed folder', () => {
     await sealingOf(folder, [key]);
     expect(await sealsIn(folder)).toEqual([key.seal]);
   });
+});
+
+test('a folder is looked into before anything is taken in: whose it is, and how much lies there', async () => {
+  const folder = harmedFolder();
+  const [a, b] = [await shareDevice('laptop', folder), await shareDevice('phone', harmedFolder())];
+  expect(await lookInto(folder, a.database, sha256)).toEqual({ bicycles: 0, isKnown: false });
+  await a.workshop.addBicycle(newBicycle('b', AT, 'Green tourer'));
+  await a.turn();
+  folder.files.set('z.json', new TextEncoder().encode('none of ours'));
+  expect(await lookInto(folder, b.database, sha256)).toEqual({ bicycles: 1, isKnown: false });
+  expect(await lookInto(folder, a.database, sha256)).toEqual({ bicycles: 1, isKnown: true });
 });
 
 describe('the folder by hand', () => {

@@ -8,6 +8,12 @@ const KNOWN = 'share:known';
 const knownOf = (record: string) => `share:of:${record}`;
 const known = z.strictObject({ holds, records: z.array(z.string()) });
 
+/** Every writer that this browser has heard of. */
+export async function writersKnown(database: Pick<Database, 'readSetting'>): Promise<Set<string>> {
+  const kept = known.safeParse(await database.readSetting(KNOWN));
+  return new Set(kept.success ? Object.keys(kept.data.holds) : []);
+}
+
 /** What this browser keeps of the folder. `changed` are the records of which more is known than is kept. */
 export function createKnown(database: Pick<Database, 'readSetting' | 'writeSetting'>, replica: Replica) {
   const changed = new Set<string>();

@@ -9,6 +9,7 @@ import { memoryFolder, sha256, type ShareFolder } from './folder';
 import { givenFolder, handleFolder } from './folders';
 import { joinShare, type Share, type ShareState } from './join';
 import { KEYS, PLACE, type Place } from './kept';
+import { lookInto, type FolderLook } from './look';
 import type { News } from './news';
 import { newSeal, openSeal, putSeal, sealedFolder, sealingOf, sealsIn, type SealKey } from './seal';
 import { filesIn, zipOf } from './zipFolder';
@@ -47,8 +48,9 @@ const keysOf = async (of: ReturnType<typeof browserDatabase>) =>
 async function folderOf(of: ReturnType<typeof browserDatabase>): Promise<ShareFolder | null> {
   const place = (await of.readSetting(PLACE)) as Place | null;
   if (!place) return null;
-  return 'given' in place ? givenFolder() : handleFolder(place);
+  return folderAt(place);
 }
+const folderAt = (place: Place): ShareFolder => ('given' in place ? givenFolder() : handleFolder(place));
 
 /** Keeps a lock for as long as this worker lives; one tab of a browser takes part. */
 function holdLock(name: WorkshopName): Promise<void> {
@@ -69,6 +71,13 @@ const joined = (name: WorkshopName, to: ShareFolder, device: string) =>
   );
 
 const api = {
+  /** What lies in a folder before anything of it is taken in: whose it is, and how many bicycles. */
+  look: async (name: WorkshopName, place: Place | Blob): Promise<FolderLook> =>
+    lookInto(
+      place instanceof Blob ? memoryFolder(await filesIn(place)) : folderAt(place),
+      browserDatabase(name),
+      sha256,
+    ),
   /** Takes part in the folder that was chosen, once no other tab does. */
   async begin(name: WorkshopName, device: string): Promise<Begun> {
     database = browserDatabase(name);
