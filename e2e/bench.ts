@@ -100,3 +100,18 @@ export async function copies(page: Page, count: number): Promise<void> {
     Array.from({ length: count }, (_, i) => ({ ...first!, id: `b${i}`, name: `Bicycle ${i}` })),
   );
 }
+
+/** The line that tells how the shared folder stands. */
+export const shareLine = (page: Page): Locator => page.getByRole('complementary', { name: 'Shared folder' });
+export const sameAsFolder = (page: Page): Promise<void> =>
+  expect(shareLine(page).getByText('Same as the folder')).toBeVisible({ timeout: 20_000 });
+
+/** Opens bench mode at a place and strips one step by Space. */
+export async function stripOneStep(page: Page, id: string, place: string): Promise<void> {
+  await page.goto(`/bench?id=${id}&task=strip&place=${place}`);
+  const title = page.getByRole('heading', { level: 2 }).first();
+  await expect(title).toBeVisible({ timeout: 30_000 });
+  const was = (await title.textContent())!;
+  await page.keyboard.press('Space');
+  await expect(title).not.toHaveText(was);
+}

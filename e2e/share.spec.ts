@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Browser, type Page } from '@playwright/test';
+import { sameAsFolder, shareLine, stripOneStep } from './bench';
 
 /** A fresh profile whose folder lies in its own private file system, since a picker cannot be tapped here. */
 async function member(browser: Browser): Promise<Page> {
@@ -18,15 +19,12 @@ async function device(browser: Browser, called: string): Promise<Page> {
   const page = await member(browser);
   await page.goto('/records?workshop=own');
   await page.getByRole('button', { name: 'Choose a folder' }).click();
-  await same(page);
+  await sameAsFolder(page);
   await page.getByLabel('This device is called').fill(called);
   await page.keyboard.press('Enter');
-  await same(page);
+  await sameAsFolder(page);
   return page;
 }
-
-const line = (page: Page) => page.getByRole('complementary', { name: 'Shared folder' });
-const same = (page: Page) => expect(line(page).getByText('Same as the folder')).toBeVisible({ timeout: 15_000 });
 
 /** In the stead of whatever keeps the folder alike: every file of one to the other. */
 async function carry(from: Page, to: Page): Promise<void> {
@@ -64,16 +62,6 @@ const names = (page: Page) =>
   });
 const files = async (page: Page) => (await names(page)).length;
 
-/** Opens bench mode at a place and does one step by Space. */
-async function oneStep(page: Page, id: string, place: string): Promise<void> {
-  await page.goto(`/bench?id=${id}&task=strip&place=${place}`);
-  const title = page.getByRole('heading', { level: 2 }).first();
-  await expect(title).toBeVisible({ timeout: 30_000 });
-  const was = (await title.textContent())!;
-  await page.keyboard.press('Space');
-  await expect(title).not.toHaveText(was);
-}
-
 async function addBicycle(page: Page, name: string): Promise<string> {
   await page.goto('/?workshop=own');
   await page.getByRole('button', { name: 'Add a bicycle' }).first().click();
@@ -95,7 +83,7 @@ test('three devices on one folder: a bicycle is added on one and seen on the oth
   const first = await files(a);
   const id = await addBicycle(a, 'Slip mixte');
   await expect.poll(() => files(a), { timeout: 15_000 }).toBeGreaterThan(first);
-  await same(a);
+  await sameAsFolder(a);
   await carry(a, b);
   await b.goto('/?workshop=own');
   await expect(b.getByText('Slip mixte', { exact: true })).toBeVisible({ timeout: 15_000 });
@@ -106,7 +94,7 @@ test('three devices on one folder: a bicycle is added on one and seen on the oth
     [b, 'hub.rear'],
   ] as const) {
     const before = await files(page);
-    await oneStep(page, id, place);
+    await stripOneStep(page, id, place);
     await expect.poll(() => files(page), { timeout: 20_000 }).not.toBe(before);
   }
   await carry(a, b);
@@ -118,9 +106,9 @@ test('three devices on one folder: a bicycle is added on one and seen on the oth
   });
   await expect(b.getByRole('main').getByText(/changed .* since you looked/)).toBeVisible();
   await b.goto(`/bike?id=${id}&stage=strip`);
-  await expect(line(b).getByText(/The mechanic changed .*: front hub/)).toBeVisible({ timeout: 15_000 });
-  await line(b).getByRole('button', { name: 'Seen' }).click();
-  await expect(line(b).getByText(/changed/)).toHaveCount(0);
+  await expect(shareLine(b).getByText(/The mechanic changed .*: front hub/)).toBeVisible({ timeout: 15_000 });
+  await shareLine(b).getByRole('button', { name: 'Seen' }).click();
+  await expect(shareLine(b).getByText(/changed/)).toHaveCount(0);
   for (const page of [a, b]) {
     await page.goto(`/bike?id=${id}&stage=strip`);
     await expect(page.getByRole('main').getByText(/^1 of \d+ steps$/)).toHaveCount(2, { timeout: 20_000 });
@@ -133,10 +121,10 @@ test('three devices on one folder: a bicycle is added on one and seen on the oth
   await c.goto(`/bike?id=${id}&stage=strip`);
   await expect(c.getByRole('main').getByText(/^1 of \d+ steps$/)).toHaveCount(2);
   await c.goto('/records');
-  await same(c);
+  await sameAsFolder(c);
   await c.getByRole('button', { name: 'Leave the folder' }).click();
   await expect(c.getByRole('main').getByText('No folder chosen')).toBeVisible();
-  await expect(line(c)).toHaveCount(0);
+  await expect(shareLine(c)).toHaveCount(0);
 });
 
 test('a house rule entered differently on two devices is asked about once, and the answer goes to both', async ({
@@ -148,7 +136,7 @@ test('a house rule entered differently on two devices is asked about once, and t
     [b, '36'],
   ] as const) {
     await page.goto('/settings');
-    await same(page);
+    await sameAsFolder(page);
     const before = await files(page);
     await page.getByLabel('A customer pays an hour').fill(price);
     await page.keyboard.press('Enter');
@@ -157,16 +145,16 @@ test('a house rule entered differently on two devices is asked about once, and t
   await carry(a, b);
   await carry(b, a);
   for (const page of [a, b])
-    await expect(line(page).getByText('One thing differs: choose')).toBeVisible({ timeout: 15_000 });
+    await expect(shareLine(page).getByText('One thing differs: choose')).toBeVisible({ timeout: 15_000 });
   await a.goto('/records#folder');
   const asked = a.getByRole('list', { name: 'Entered differently on two devices' });
   await asked.getByRole('button', { name: /€30/ }).waitFor();
   expect((await new AxeBuilder({ page: a }).analyze()).violations.map(({ id }) => id)).toEqual([]);
   await asked.getByRole('button', { name: /€30/ }).click();
   await expect(asked).toHaveCount(0);
-  await expect(line(a).getByText('One thing differs: choose')).toHaveCount(0, { timeout: 15_000 });
+  await expect(shareLine(a).getByText('One thing differs: choose')).toHaveCount(0, { timeout: 15_000 });
   await carry(a, b);
-  await expect(line(b).getByText('One thing differs: choose')).toHaveCount(0, { timeout: 15_000 });
+  await expect(shareLine(b).getByText('One thing differs: choose')).toHaveCount(0, { timeout: 15_000 });
   await b.goto('/settings');
   await expect(b.getByLabel('A customer pays an hour')).toHaveValue(/30/);
 });
@@ -187,14 +175,14 @@ test('sealed with a passphrase: names say nothing, another device is asked for i
     })
     .toEqual([]);
   await carry(a, b);
-  await expect(line(b).getByText('The folder is sealed: give its passphrase')).toBeVisible({ timeout: 30_000 });
+  await expect(shareLine(b).getByText('The folder is sealed: give its passphrase')).toBeVisible({ timeout: 30_000 });
   await b.goto('/records#folder');
   await b.getByLabel('Passphrase of the folder').fill('patience and grease');
   await b.getByRole('button', { name: 'Open it' }).click();
   await expect(b.getByText('It is sealed with another passphrase.')).toBeVisible({ timeout: 15_000 });
   await b.getByLabel('Passphrase of the folder').fill('grease and patience');
   await b.getByRole('button', { name: 'Open it' }).click();
-  await same(b);
+  await sameAsFolder(b);
   await b.goto('/?workshop=own');
   await expect(b.getByText('Slip mixte', { exact: true })).toBeVisible({ timeout: 15_000 });
 });
@@ -213,10 +201,10 @@ test('a folder of a workshop that was never met is asked about before the two ar
     b.getByText(/holds one bicycle of a workshop that this browser never met, and here is one bicycle/),
   ).toBeVisible();
   await b.getByRole('button', { name: 'Leave it' }).click();
-  await expect(line(b)).toHaveCount(0);
+  await expect(shareLine(b)).toHaveCount(0);
   await b.getByRole('button', { name: 'Choose a folder' }).click();
   await b.getByRole('button', { name: 'Make them one' }).click();
-  await same(b);
+  await sameAsFolder(b);
   await b.goto('/?workshop=own');
   for (const name of ['Slip mixte', 'Harbour roadster'])
     await expect(b.getByText(name, { exact: true })).toBeVisible({ timeout: 15_000 });
@@ -228,7 +216,7 @@ test('two tabs of one browser: one looks after the folder, the other says so, an
   const a = await device(browser, 'laptop');
   const second = await a.context().newPage();
   await second.goto('/?workshop=own');
-  await expect(line(second).getByText('Another tab looks after the folder')).toBeVisible();
+  await expect(shareLine(second).getByText('Another tab looks after the folder')).toBeVisible();
   await second.goto('/settings');
   const before = await files(a);
   await second.getByLabel('A customer pays an hour').fill('42');
@@ -236,7 +224,7 @@ test('two tabs of one browser: one looks after the folder, the other says so, an
   // What is entered in the one goes out by the other.
   await expect.poll(() => files(a), { timeout: 20_000 }).toBeGreaterThan(before);
   await a.close();
-  await same(second);
+  await sameAsFolder(second);
 });
 
 test('without a folder the same goes by hand as a zip, and anything else that is given is refused in words', async ({

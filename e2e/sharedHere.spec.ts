@@ -3,6 +3,7 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, readdirSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { sameAsFolder, shareLine, stripOneStep } from './bench';
 
 const PORT = 4746;
 const ADDRESS = `http://127.0.0.1:${PORT}`;
@@ -23,28 +24,15 @@ async function withFolder(work: (folder: string) => Promise<void>): Promise<void
   }
 }
 
-const line = (page: Page) => page.getByRole('complementary', { name: 'Shared folder' });
-const same = (page: Page) => expect(line(page).getByText('Same as the folder')).toBeVisible({ timeout: 20_000 });
-
 async function device(browser: Browser, called: string): Promise<Page> {
   const page = await (await browser.newContext({ baseURL: ADDRESS })).newPage();
   await page.goto('/records?workshop=own');
   await page.getByRole('button', { name: /^Use “shared-.*” of this machine$/ }).click();
-  await same(page);
+  await sameAsFolder(page);
   await page.getByLabel('This device is called').fill(called);
   await page.keyboard.press('Enter');
-  await same(page);
+  await sameAsFolder(page);
   return page;
-}
-
-/** Opens bench mode at a place and does one step by Space. */
-async function oneStep(page: Page, id: string, place: string): Promise<void> {
-  await page.goto(`/bench?id=${id}&task=strip&place=${place}`);
-  const title = page.getByRole('heading', { level: 2 }).first();
-  await expect(title).toBeVisible({ timeout: 30_000 });
-  const was = (await title.textContent())!;
-  await page.keyboard.press('Space');
-  await expect(title).not.toHaveText(was);
 }
 
 test('the folder of the running Ergasto: names lead nowhere else, links are no files, other sites may not ask', async () => {
@@ -121,9 +109,9 @@ test('three hands, one bicycle: two strip it, the third is away for the middle a
     await c.goto(`/bike?id=${id}&stage=prove`);
     await expect(c.getByRole('button', { name: /^Passed: / }).first()).toBeVisible({ timeout: 30_000 });
     await c.context().setOffline(true);
-    await expect(line(c).getByText(/The folder is not there/)).toBeVisible({ timeout: 20_000 });
+    await expect(shareLine(c).getByText(/The folder is not there/)).toBeVisible({ timeout: 20_000 });
     await c.getByRole('button', { name: /^Passed: Brakes hold/ }).click();
-    await expect(line(c).getByText(/The folder is not there; (one change waits|\d+ changes wait)/)).toBeVisible({
+    await expect(shareLine(c).getByText(/The folder is not there; (one change waits|\d+ changes wait)/)).toBeVisible({
       timeout: 20_000,
     });
 
@@ -132,23 +120,23 @@ test('three hands, one bicycle: two strip it, the third is away for the middle a
       [a, 'hub.front'],
       [b, 'hub.rear'],
     ] as const) {
-      await oneStep(page, id, place);
+      await stripOneStep(page, id, place);
     }
     for (const [page, other] of [
       [a, 'Bo (stand laptop)'],
       [b, 'Ada (bench laptop)'],
     ] as const) {
-      await expect(line(page).getByText(`On the bench with ${other}`)).toBeVisible({ timeout: 30_000 });
+      await expect(shareLine(page).getByText(`On the bench with ${other}`)).toBeVisible({ timeout: 30_000 });
       await page.goto(`/bike?id=${id}&stage=strip`);
       await expect(page.getByRole('main').getByText(/^1 of \d+ steps$/)).toHaveCount(2, { timeout: 30_000 });
     }
 
     // It comes back: what it proved is everywhere, and what the others did is here.
     await c.context().setOffline(false);
-    await same(c);
+    await sameAsFolder(c);
     await c.goto(`/bike?id=${id}&stage=strip`);
     await expect(c.getByRole('main').getByText(/^1 of \d+ steps$/)).toHaveCount(2, { timeout: 30_000 });
-    await expect(line(c).getByText(/^(Ada|Bo).* changed \d+ things: /)).toBeVisible();
+    await expect(shareLine(c).getByText(/^(Ada|Bo).* changed \d+ things: /)).toBeVisible();
     await a.goto(`/bike?id=${id}&stage=prove`);
     await expect(a.getByRole('listitem').filter({ hasText: 'Brakes hold' }).getByText(/Cleo/)).toBeVisible({
       timeout: 30_000,

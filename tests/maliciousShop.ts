@@ -3,25 +3,11 @@ import type { Command } from '@/model/commands';
 import { newBicycle } from '@/model/fresh';
 import { leavesOf, staysHere } from '@/model/leaves';
 import type { WorkshopSettings } from '@/model/settings/settings';
-import type { StockItem } from '@/model/stock/item';
-import { harmedFolder, shareDevice, type ShareDevice } from './shareDevice';
+import { harmedFolder, pads, shareDevice, type ShareDevice } from './shareDevice';
 
 const AT = '2026-11-25T10:00:00.000Z';
 const at = (minute: number) => new Date(Date.parse(AT) + minute * 60_000).toISOString();
-const pads = (quantity: number, minute: number): StockItem => ({
-  id: 'pads',
-  label: 'Brake pads, pair',
-  place: 'pads',
-  size: '',
-  state: 'new',
-  from: '',
-  bicycle: null,
-  quantity,
-  worth: 900,
-  cost: quantity * 400,
-  at: at(minute),
-  goneAt: null,
-});
+const padsAt = (quantity: number, minute: number) => pads({ quantity, cost: quantity * 400, at: at(minute) });
 
 interface Member {
   device: ShareDevice;
@@ -81,7 +67,7 @@ export class MaliciousShop {
     }
     const { device } = this.members[0]!;
     for (const id of ['b0', 'b1']) await device.workshop.addBicycle(newBicycle(id, AT, id));
-    await device.workshop.putStock([pads(50, 0)]);
+    await device.workshop.putStock([padsAt(50, 0)]);
     this.pads = 50;
     await this.settle();
   }
@@ -105,7 +91,7 @@ export class MaliciousShop {
     else if (what < 0.82) {
       const was = device.workshop.store.getState().stock.pads;
       if (!was || was.quantity === 0) return;
-      await device.workshop.putStock([{ ...pads(was.quantity - 1, minute), cost: was.cost! - 400 }]);
+      await device.workshop.putStock([{ ...padsAt(was.quantity - 1, minute), cost: was.cost! - 400 }]);
       this.pads -= 1;
     } else
       await device.workshop.changeSettings((kept: WorkshopSettings) =>

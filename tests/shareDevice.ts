@@ -1,10 +1,28 @@
 import type { Command } from '@/model/commands';
 import { leavesOf } from '@/model/leaves';
 import { bicycleRecord, type Bicycle } from '@/model/record';
+import type { StockItem } from '@/model/stock/item';
 import type { Whereabouts } from '@/model/share/hands';
 import { memoryFolder, sha256, type ShareFolder } from '@/store/share/folder';
 import { joinShare } from '@/store/share/join';
 import { memoryBrowser } from './memoryBrowser';
+
+/** A row of the drawer that several devices take from. */
+export const pads = (more: Partial<StockItem> = {}): StockItem => ({
+  id: 'pads',
+  label: 'Brake pads, pair',
+  place: 'pads',
+  size: '',
+  state: 'new',
+  from: '',
+  bicycle: null,
+  quantity: 4,
+  worth: 900,
+  cost: 2000,
+  at: '2026-11-25T10:00:00.000Z',
+  goneAt: null,
+  ...more,
+});
 
 /** A folder in memory, and ways to harm it. */
 export function harmedFolder() {

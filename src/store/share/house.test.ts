@@ -1,22 +1,6 @@
-import type { StockItem } from '@/model/stock/item';
-import { harmedFolder, shareDevice, type ShareDevice } from '../../../tests/shareDevice';
+import { harmedFolder, pads, shareDevice, type ShareDevice } from '../../../tests/shareDevice';
 
 const AT = '2026-11-25T10:00:00.000Z';
-const pads = (more: Partial<StockItem> = {}): StockItem => ({
-  id: 'pads',
-  label: 'Brake pads, pair',
-  place: 'pads',
-  size: '',
-  state: 'new',
-  from: '',
-  bicycle: null,
-  quantity: 4,
-  worth: 900,
-  cost: 2000,
-  at: AT,
-  goneAt: null,
-  ...more,
-});
 const stockOf = ({ workshop }: ShareDevice) => workshop.store.getState().stock;
 const settingsOf = ({ workshop }: ShareDevice) => workshop.store.getState().settings;
 async function rounds(...devices: ShareDevice[]): Promise<void> {
